@@ -1,0 +1,50 @@
+import Link from 'next/link';
+import '@/features/check/check.css';
+import { CheckGrid } from '@/features/check/CheckGrid';
+import { checkBook, judgeStudent, PREDICTED } from '@/server/checkBook';
+import { orMissing } from '@/server/orMissing';
+import { pageId } from '@/server/pageId';
+import { lesson } from '@/server/repositories/lessons';
+import { longDayName } from '@/ui/dates';
+import { MissingPage } from '@/ui/MissingPage';
+
+export const dynamic = 'force-dynamic';
+export const metadata = { title: 'Check' };
+
+export default async function CheckPage({ params }: { params: Promise<{ id: string }> }) {
+  const id = pageId((await params).id);
+  const book = id === undefined ? undefined : await orMissing(checkBook(id));
+  if (!book) return <MissingPage thing="This session" href="/check" place="the sessions" />;
+  const { session, students, readings } = book;
+  const held = await lesson(session.lessonId);
+  return (
+    <div className="page wide">
+      <div className="page-head">
+        <div>
+          <div className="small-print">{session.groupName} · {longDayName(session.onDate)} · {session.summary.sentence}</div>
+          <h1>{session.lessonTitle}: is every bench right?</h1>
+        </div>
+        <div className="button-row no-print">
+          <Link href={`/lessons/${session.lessonId}?stage=checks`}>the lesson</Link>
+          <Link href={`/logbook?lesson=${encodeURIComponent(session.lessonTitle)}`}>its logbook</Link>
+        </div>
+      </div>
+      {students.length === 0 ? (
+        <p>
+          Nobody is in this group yet. <Link href={`/classes/${session.groupId}`}>Add the students first.</Link>
+        </p>
+      ) : (
+        <CheckGrid
+          key={`${session.id} ${session.version}`}
+          sessionId={session.id}
+          expectation={session.expectation}
+          students={students.map(({ id: studentId, bench, nickname }) => ({ id: studentId, bench, nickname }))}
+          readings={readings}
+          judged={students.map((s) => judgeStudent(session, s.id, readings))}
+          predicted={PREDICTED}
+          outdated={held.version !== session.summary.lessonVersion}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,61 @@
+import { makeSheet } from '@/core';
+import { LessonSheet } from '@/features/sheet/LessonSheet';
+import { DRAWS, requestFor, sheetSurroundings } from '@/server/lessonSheet';
+import { orMissing } from '@/server/orMissing';
+import { pageId } from '@/server/pageId';
+import { groups } from '@/server/repositories/groups';
+import { lesson, lessons } from '@/server/repositories/lessons';
+import { sessions } from '@/server/repositories/sessions';
+import { dayOf } from '@/ui/dates';
+import { MissingPage } from '@/ui/MissingPage';
+
+export const dynamic = 'force-dynamic';
+interface Props {
+  params: Promise<{ id: string }>;
+}
+
+export async function generateMetadata({ params }: Props) {
+  const id = pageId((await params).id);
+  const held = id === undefined ? undefined : await orMissing(lesson(id));
+  return { title: held?.title ?? 'Lesson' };
+}
+
+export default async function LessonPage({ params }: Props) {
+  const id = pageId((await params).id);
+  const held = id === undefined ? undefined : await orMissing(lesson(id));
+  if (!held) return <MissingPage thing="This lesson" href="/lessons" place="the lessons" />;
+  const [allGroups, allSessions, allLessons] = await Promise.all([groups(), sessions(), lessons()]);
+  const present = allGroups
+    .filter((g) => g.archivedAt === null)
+    .map(({ id: groupId, name, students }) => ({
+      id: groupId,
+      name,
+      students: students.filter((s) => s.archivedAt === null).length,
+    }));
+  const today = dayOf(new Date());
+  const given = allSessions.filter((s) => s.lessonId === held.id && s.archivedAt === null);
+  const ahead = given.filter((s) => s.onDate >= today);
+  const next = ahead[0] ?? given[given.length - 1];
+  const students = present.find((g) => g.id === next?.groupId)?.students ?? present[0]?.students;
+  const surroundings = await sheetSurroundings(students);
+  const inCourse = allLessons.filter((l) => l.course === held.course && l.archivedAt === null);
+  const at = inCourse.findIndex((l) => l.id === held.id) + 1;
+  const { title, aim, story, notes, ageGroup, choice, plan } = held;
+  return (
+    <LessonSheet
+      key={held.id}
+      id={held.id}
+      place={held.course && at ? `${held.course} · lesson ${at} of ${inCourse.length}` : 'Lesson'}
+      content={{ title, aim, story, notes, ageGroup, choice, plan }}
+      version={held.version}
+      updatedAt={held.updatedAt}
+      archived={held.archivedAt !== null}
+      first={makeSheet(requestFor(held, surroundings))}
+      surroundings={surroundings}
+      restDraws={DRAWS.rest}
+      groups={present}
+      sessions={[...ahead, ...given.filter((s) => s.onDate < today).reverse()].map(({ id: sessionId, groupName, onDate }) => ({ id: sessionId, groupName, onDate }))}
+      today={today}
+    />
+  );
+}

@@ -1,0 +1,34 @@
+import '@/features/lessons/lessons.css';
+import { LessonList } from '@/features/lessons/LessonList';
+import { NewLesson } from '@/features/lessons/NewLesson';
+import { sheetSurroundings } from '@/server/lessonSheet';
+import { lessons } from '@/server/repositories/lessons';
+
+export const dynamic = 'force-dynamic';
+export const metadata = { title: 'Lessons' };
+
+export default async function LessonsPage() {
+  const [all, surroundings] = await Promise.all([lessons(), sheetSurroundings()]);
+  const away = all.filter((l) => l.archivedAt !== null);
+  return (
+    <div className="page">
+      <div className="page-head">
+        <h1>Lessons</h1>
+      </div>
+      <div className="page-columns">
+        <div>
+          <LessonList lessons={all.filter((l) => l.archivedAt === null)} surroundings={surroundings} />
+          {away.length > 0 && (
+            <details>
+              <summary>Put away ({away.length})</summary>
+              <LessonList lessons={away} surroundings={surroundings} />
+            </details>
+          )}
+        </div>
+        <div>
+          <NewLesson />
+        </div>
+      </div>
+    </div>
+  );
+}

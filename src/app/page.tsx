@@ -1,0 +1,100 @@
+import Link from 'next/link';
+import '@/features/today/today.css';
+import { PackingList } from '@/features/today/PackingList';
+import { stockName } from '@/messages/names';
+import { todayFor, type Retest, type Today } from '@/server/today';
+import { dayName, dayOf, longDayName } from '@/ui/dates';
+import { StatusMark } from '@/ui/StatusMark';
+
+export const dynamic = 'force-dynamic';
+
+export default async function TodayPage() {
+  const day = dayOf(new Date());
+  const today = await todayFor(day);
+  return (
+    <div className="page">
+      <div className="page-head">
+        <h1>{longDayName(day)}</h1>
+      </div>
+      <div className="page-columns">
+        <div>
+          <Next today={today} day={day} />
+          {today.next && <PackingList key={today.next.id} session={today.next} />}
+        </div>
+        <div>
+          <section className="ruled">
+            <h2>Needs a retest</h2>
+            {today.retests.map((retest) => <RetestList key={retest.sessionId} retest={retest} />)}
+            {today.retests.length === 0 && <p className="soft pt-2">Every bench measured so far is right.</p>}
+          </section>
+          <section className="ruled">
+            <h2>Short in the store</h2>
+            <ul>
+              {today.short.map(({ line, short }) => (
+                <li key={line.key}>
+                  <StatusMark status="off" size={10} /> <strong>{short}</strong> more {stockName(line.spec)}
+                </li>
+              ))}
+              {today.short.length === 0 && <li className="soft">Nothing for the next two sessions.</li>}
+            </ul>
+          </section>
+          {today.after.length > 0 && (
+            <section className="ruled">
+              <h2>After that</h2>
+              <ul>
+                {today.after.map((s) => (
+                  <li key={s.id}>
+                    <span className="soft">{dayName(s.onDate)}</span> <Link href={`/check/${s.id}`}>{s.lessonTitle}</Link>, {s.groupName}
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
+        </div>
+      </div>
+    </div>
+  );
+}
+
+function Next({ today, day }: { today: Today; day: string }) {
+  const { next } = today;
+  if (!next) {
+    return (
+      <div className="next-session">
+        <h2>No session ahead.</h2>
+        <p>
+          <Link href="/lessons">Open or start a lesson</Link> and give it to a group at its Class stage;{' '}
+          <Link href="/classes">make the group</Link> first if there is none.
+        </p>
+      </div>
+    );
+  }
+  return (
+    <div className="next-session">
+      <div className="small-print">{next.onDate === day ? 'Next session: today' : `Next session: ${dayName(next.onDate)}`}</div>
+      <h2>{next.lessonTitle}, {next.groupName}</h2>
+      <p>{next.summary.sentence}</p>
+      <Link className="btn btn-primary" href={`/check/${next.id}`}>Check the benches</Link>{' '}
+      <Link className="btn btn-quiet" href={`/lessons/${next.lessonId}`}>Open the lesson</Link>{' '}
+      <Link className="btn btn-quiet" href={`/print/${next.lessonId}/card`} target="_blank">Print the card</Link>
+    </div>
+  );
+}
+
+function RetestList({ retest }: { retest: Retest }) {
+  return (
+    <>
+      <p className="small-print pt-2 mb-0">
+        <Link href={`/check/${retest.sessionId}`}>{retest.lesson}</Link>, {retest.group}, {dayName(retest.onDate)}
+      </p>
+      <ul>
+        {retest.benches.map(({ bench, nickname, state, cause, next }) => (
+          <li key={bench}>
+            <StatusMark status={state} size={11} /> <strong>{bench} {nickname}</strong>: {cause}
+            {next && <div className="small-print">{next}</div>}
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

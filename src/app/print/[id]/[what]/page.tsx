@@ -1,0 +1,34 @@
+import { makeSheet } from '@/core';
+import { PrintedCard } from '@/features/print/PrintedCard';
+import { PrintedChecks } from '@/features/print/PrintedChecks';
+import { sentences } from '@/messages/findings';
+import { DRAWS, requestFor, sheetSurroundings } from '@/server/lessonSheet';
+import { orMissing } from '@/server/orMissing';
+import { pageId } from '@/server/pageId';
+import { groups } from '@/server/repositories/groups';
+import { lesson } from '@/server/repositories/lessons';
+import { sessions } from '@/server/repositories/sessions';
+import { MissingPage } from '@/ui/MissingPage';
+
+export const dynamic = 'force-dynamic';
+export const metadata = { title: 'Print' };
+
+export default async function PrintPage({ params }: { params: Promise<{ id: string; what: string }> }) {
+  const { id: text, what } = await params;
+  const id = pageId(text);
+  const held = id === undefined ? undefined : await orMissing(lesson(id));
+  if (!held || (what !== 'card' && what !== 'checks')) {
+    return <MissingPage thing="This page to print" href="/lessons" place="the lessons" />;
+  }
+  const given = (await sessions()).filter((s) => s.lessonId === held.id && s.archivedAt === null);
+  const group = (await groups()).find((g) => g.id === given[given.length - 1]?.groupId);
+  const students = group?.students.filter((s) => s.archivedAt === null) ?? [];
+  const around = await sheetSurroundings(students.length || undefined);
+  const sheet = makeSheet(requestFor(held, { ...around, draws: { ...around.draws, samples: DRAWS.rest } }));
+  if (!sheet.ok) return <div className="page">{sentences(sheet.findings)}</div>;
+  return what === 'card' ? (
+    <PrintedCard title={held.title} story={held.story} sheet={sheet.value} />
+  ) : (
+    <PrintedChecks title={held.title} sheet={sheet.value} group={group?.name ?? ''} students={students} />
+  );
+}

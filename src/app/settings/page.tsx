@@ -1,0 +1,26 @@
+import '@/features/settings/settings.css';
+import { MeterForm } from '@/features/settings/MeterForm';
+import { StyleForm } from '@/features/settings/StyleForm';
+import { houseStyle, meter } from '@/server/repositories/settings';
+
+export const dynamic = 'force-dynamic';
+export const metadata = { title: 'House style' };
+
+export default async function SettingsPage() {
+  const [style, ownMeter] = await Promise.all([houseStyle(), meter()]);
+  return (
+    <div className="page">
+      <div className="page-head"><h1>House style</h1></div>
+      <div className="page-columns">
+        <section className="ruled">
+          <h2>How this house decides</h2>
+          <StyleForm style={style.value} version={style.version} />
+        </section>
+        <section className="ruled">
+          <h2>The class meter</h2>
+          <MeterForm meter={ownMeter.value} version={ownMeter.version} />
+        </section>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,38 @@
+import '@/features/store/store.css';
+import { AddStock } from '@/features/store/AddStock';
+import { BandReader } from '@/features/store/BandReader';
+import { LampTable } from '@/features/store/LampTable';
+import { StockTable } from '@/features/store/StockTable';
+import { houseStyle } from '@/server/repositories/settings';
+import { lamps, shelf, stockRows } from '@/server/repositories/stock';
+
+export const dynamic = 'force-dynamic';
+export const metadata = { title: 'Store' };
+
+export default async function StorePage() {
+  const [rows, style, shelved, lampFigures] = await Promise.all([stockRows(), houseStyle(), shelf(), lamps()]);
+  return (
+    <div className="page">
+      <div className="page-head">
+        <h1>Store</h1>
+      </div>
+      <div className="page-columns">
+        <div>
+          <section className="ruled">
+            <h2>Stock</h2>
+            {rows.length === 0 && <p className="pt-3">Nothing is counted in yet. Add the first part below; until then sums choose from E12.</p>}
+            <StockTable rows={rows} currency={style.value.currency} />
+            <AddStock />
+          </section>
+        </div>
+        <div>
+          <BandReader drawer={shelved.drawer} />
+        </div>
+      </div>
+      <section className="ruled">
+        <h2>Lamps</h2>
+        <LampTable figures={lampFigures.figures} versions={lampFigures.versions} />
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,84 @@
+import type { Amps, Ohms, Volts } from '../quantities/units';
+
+/** Accuracy as meters state it: a share of the reading plus counts of the last digit. */
+export interface Accuracy {
+  readonly share: number;
+  readonly counts: number;
+}
+
+export interface MeterFigures {
+  readonly name: string;
+  /** Full scale in counts: 1999 for a 3½-digit display. */
+  readonly counts: number;
+  readonly volts: Accuracy;
+  readonly amps: Accuracy;
+}
+
+export const DEFAULT_METER: MeterFigures = {
+  name: 'class meter',
+  counts: 1999,
+  volts: { share: 0.005, counts: 2 },
+  amps: { share: 0.01, counts: 3 },
+};
+
+export const VOLT_RANGES: readonly Volts[] = [0.2, 2, 20, 200];
+/** Current ranges with the ohms that each puts into the circuit. */
+export const AMP_RANGES: readonly { readonly amps: Amps; readonly burden: Ohms }[] = [
+  { amps: 0.02, burden: 10 },
+  { amps: 0.2, burden: 1 },
+  { amps: 10, burden: 0.02 },
+];
+
+export type Measured = 'volts' | 'amps';
+
+/** The smallest range that shows the reading. */
+export function rangeFor(meter: MeterFigures, measured: Measured, reading: number): number {
+  const ranges = measured === 'volts' ? VOLT_RANGES : AMP_RANGES.map((r) => r.amps);
+  const full = meter.counts / (meter.counts + 1);
+  return ranges.find((range) => Math.abs(reading) <= range * full) ?? ranges[ranges.length - 1]!;
+}
+
+/** A figure read off a meter: its value in SI, the range it was read on, and the last digit that was noted. */
+export interface MeterReading {
+  readonly value: number;
+  readonly range: number;
+  readonly step: number;
+}
+
+/**
+ * The range a noted figure was read on: the usual one of that checkpoint, a larger one when the figure does not
+ * fit it, a finer one when more digits were noted than it shows.
+ *
+ * @param step the last digit noted, in SI (0.01 for "2.71")
+ * @param usual the largest figure expected at the checkpoint
+ */
+export function readingAsNoted(
+  meter: MeterFigures,
+  measured: Measured,
+  value: number,
+  step: number,
+  usual: number,
+): MeterReading {
+  const coarse = rangeFor(meter, measured, Math.max(Math.abs(value), Math.abs(usual)));
+  const fine = rangeFor(meter, measured, value);
+  const noted = step < (coarse / (meter.counts + 1)) * 0.99;
+  return { value, step, range: noted ? fine : coarse };
+}
+
+/** Half-width within which the true value lies: the meter's own statement on that range, and rounding when noting. */
+export function meterHalfWidth(
+  meter: MeterFigures,
+  measured: Measured,
+  { value, range, step }: MeterReading,
+): number {
+  const accuracy = meter[measured];
+  const lastDigit = range / (meter.counts + 1);
+  const rounding = step > lastDigit * 1.01 ? step / 2 : 0;
+  return accuracy.share * Math.abs(value) + accuracy.counts * lastDigit + rounding;
+}
+
+/** Ohms that the meter puts in series on the range a current wants. */
+export function burdenFor(meter: MeterFigures, amps: Amps): Ohms {
+  const range = rangeFor(meter, 'amps', amps);
+  return AMP_RANGES.find((r) => r.amps === range)?.burden ?? 0;
+}

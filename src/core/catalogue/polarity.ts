@@ -1,0 +1,27 @@
+/** How to tell the legs of a part apart. A cue is a code; `messages/` draws the words, `ui/` the picture. */
+export type PolarityCue =
+  | 'long-leg'
+  | 'flat-edge'
+  | 'band-end'
+  | 'stripe-minus'
+  | 'plus-face'
+  | 'red-wire'
+  | 'black-wire'
+  | 'none';
+
+export interface PolarityMarks {
+  readonly polarised: boolean;
+  /** Cue at each pin that has one. */
+  readonly pins: Readonly<Record<string, PolarityCue>>;
+}
+
+/** Resistors, LDRs and film or ceramic capacitors have no polarity; turning one changes looks only. */
+export const POLARITY: Readonly<Record<string, PolarityMarks>> = {
+  led: { polarised: true, pins: { anode: 'long-leg', cathode: 'flat-edge' } },
+  diode: { polarised: true, pins: { cathode: 'band-end' } },
+  supply: { polarised: true, pins: { plus: 'red-wire', minus: 'black-wire' } },
+  resistor: { polarised: false, pins: {} },
+  potentiometer: { polarised: false, pins: {} },
+  switch: { polarised: false, pins: {} },
+  wire: { polarised: false, pins: {} },
+};

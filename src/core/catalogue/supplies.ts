@@ -1,0 +1,115 @@
+import type { AmpHours, Ohms, Volts } from '../quantities/units';
+
+export const SUPPLY_KINDS = [
+  'aa-alkaline',
+  'aaa-alkaline',
+  'aa-nimh',
+  'block-9v',
+  'coin-20mm',
+  'usb',
+  'rail-5v',
+  'rail-3v3',
+  'lead-acid-12v',
+  'bench',
+] as const;
+export type SupplyKind = (typeof SUPPLY_KINDS)[number];
+
+export const AGES = ['fresh', 'nominal', 'tired'] as const;
+export type Age = (typeof AGES)[number];
+
+/** One cell (or port) as it ages. Cells in series add volts and ohms. */
+export interface SupplySource {
+  readonly kind: SupplyKind;
+  readonly volts: Readonly<Record<Age, Volts>>;
+  readonly empty?: Volts;
+  readonly ohms: Readonly<Record<Age, Ohms>>;
+  readonly capacity?: AmpHours;
+  readonly cellsMost: number;
+  /** How far a supply at its stated age may lie from its volts. */
+  readonly tolerance: number;
+  readonly style: 'cell' | 'port' | 'accumulator' | 'bench';
+}
+
+const source = (
+  kind: SupplyKind,
+  style: SupplySource['style'],
+  volts: readonly [number, number, number],
+  ohms: readonly [number, number],
+  rest: { empty?: number; capacity?: number; cellsMost?: number; tolerance?: number },
+): SupplySource => ({
+  kind,
+  style,
+  volts: { fresh: volts[0], nominal: volts[1], tired: volts[2] },
+  ohms: { fresh: ohms[0], nominal: ohms[0], tired: ohms[1] },
+  cellsMost: 1,
+  tolerance: 0.03,
+  ...rest,
+});
+
+/** The supply table that ships with the product: fresh, nominal, tired volts; fresh and tired ohms. */
+export const SUPPLIES: Readonly<Record<SupplyKind, SupplySource>> = {
+  'aa-alkaline': source('aa-alkaline', 'cell', [1.6, 1.5, 1.2], [0.15, 0.5], {
+    empty: 0.9,
+    capacity: 2.4,
+    cellsMost: 8,
+  }),
+  'aaa-alkaline': source('aaa-alkaline', 'cell', [1.6, 1.5, 1.2], [0.25, 0.7], {
+    empty: 0.9,
+    capacity: 1.0,
+    cellsMost: 8,
+  }),
+  'aa-nimh': source('aa-nimh', 'cell', [1.35, 1.2, 1.15], [0.03, 0.06], {
+    empty: 1.0,
+    capacity: 2.0,
+    cellsMost: 10,
+  }),
+  'block-9v': source('block-9v', 'cell', [9.5, 9.0, 7.5], [1.7, 6], {
+    empty: 6.0,
+    capacity: 0.5,
+    cellsMost: 2,
+  }),
+  'coin-20mm': source('coin-20mm', 'cell', [3.2, 3.0, 2.7], [12, 40], {
+    empty: 2.0,
+    capacity: 0.22,
+    cellsMost: 2,
+  }),
+  usb: source('usb', 'port', [5.1, 5.0, 4.75], [0.2, 0.2], {}),
+  'rail-5v': source('rail-5v', 'port', [5.05, 5.0, 4.75], [0.2, 0.2], {}),
+  'rail-3v3': source('rail-3v3', 'port', [3.35, 3.3, 3.15], [0.2, 0.2], {}),
+  'lead-acid-12v': source('lead-acid-12v', 'accumulator', [12.75, 12.0, 11.5], [0.02, 0.02], {
+    empty: 10.5,
+    capacity: 7,
+  }),
+  bench: source('bench', 'bench', [5, 5, 5], [0, 0], { tolerance: 0.02 }),
+};
+
+/** What a lesson says about its supply. `volts` and `limitAmps` are set on a bench supply only. */
+export interface SupplyChoice {
+  readonly kind: SupplyKind;
+  readonly cells: number;
+  readonly age: Age;
+  readonly volts?: Volts;
+  readonly limitAmps?: number;
+}
+
+export interface SupplyFigures {
+  readonly volts: Volts;
+  readonly ohms: Ohms;
+  readonly tolerance: number;
+  readonly capacity?: AmpHours;
+  readonly limitAmps?: number;
+}
+
+/** Electromotive force, internal ohms and capacity of a supply as chosen, at an age. */
+export function supplyFigures(choice: SupplyChoice, age: Age = choice.age): SupplyFigures {
+  const row = SUPPLIES[choice.kind];
+  const perCell = row.style === 'bench' ? (choice.volts ?? row.volts[age]) : row.volts[age];
+  const cells = row.cellsMost > 1 ? choice.cells : 1;
+  return {
+    volts: perCell * cells,
+    ohms: row.ohms[age] * cells,
+    tolerance: row.tolerance,
+    ...(row.capacity === undefined ? {} : { capacity: row.capacity }),
+    ...(row.style === 'bench' && choice.limitAmps ? { limitAmps: choice.limitAmps } : {}),
+  };
+}

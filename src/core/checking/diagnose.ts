@@ -1,0 +1,154 @@
+import type { MeterFigures } from '../catalogue/meter';
+import type { FaultDictionary, Signature } from './dictionary';
+import type { FaultCode, FaultData } from './faults';
+import { deviation, logLikelihood, type Taken } from './likelihood';
+
+export interface Cause {
+  readonly code: FaultCode;
+  readonly data: FaultData;
+  /** Share of belief after the readings. */
+  readonly probability: number;
+}
+
+export interface Diagnosis {
+  /** Causes from the likeliest down; those that no checkpoint can tell apart stand in one group. */
+  readonly groups: readonly { readonly causes: readonly Cause[]; readonly probability: number }[];
+  /** How many times likelier the first group is than the next. */
+  readonly lead: number;
+  /** The checkpoint that is expected to tell most next, if one is left. */
+  readonly next?: { readonly point: string; readonly bits: number };
+}
+
+const SOMETHING_ELSE_PRIOR = 0.25;
+/** Groups below this share of belief are not named. */
+const NAMED_FROM = 0.03;
+
+/**
+ * Ranks what may be wrong with one bench, "something else" among the candidates.
+ *
+ * @param taken at least one reading
+ */
+export function diagnose(
+  dictionary: FaultDictionary,
+  meter: MeterFigures,
+  taken: readonly Taken[],
+): Diagnosis {
+  const weights = dictionary.signatures.map(
+    (s) => Math.log(s.prior) + logLikelihood(s, taken),
+  );
+  const else_ = Math.log(SOMETHING_ELSE_PRIOR) + flatDensity(dictionary, taken);
+  const top = Math.max(else_, ...weights);
+  const raw = [...weights, else_].map((w) => Math.exp(w - top));
+  const total = raw.reduce((a, b) => a + b, 0);
+  const beliefs = raw.map((w) => w / total);
+  const groups = grouped(dictionary, meter, beliefs);
+  const next = nextPoint(dictionary, meter, beliefs, taken);
+  return {
+    groups: groups.filter((g) => g.probability >= NAMED_FROM),
+    lead: groups.length > 1 ? groups[0]!.probability / groups[1]!.probability : Infinity,
+    ...(next ? { next } : {}),
+  };
+}
+
+/** "Something else" spreads its belief evenly over what any candidate could show, and half as much again. */
+function flatDensity(dictionary: FaultDictionary, taken: readonly Taken[]): number {
+  return taken.reduce((sum, { point }) => {
+    const means = dictionary.signatures.map((s) => s.means[point]!);
+    return sum - Math.log(1.5 * (Math.max(...means) - Math.min(...means)) || 1);
+  }, 0);
+}
+
+function grouped(
+  dictionary: FaultDictionary,
+  meter: MeterFigures,
+  beliefs: readonly number[],
+): Diagnosis['groups'] {
+  const groups: { lead?: Signature; causes: Cause[]; probability: number }[] = [];
+  const order = beliefs.map((_, i) => i).sort((a, b) => beliefs[b]! - beliefs[a]!);
+  for (const i of order) {
+    const signature = dictionary.signatures[i];
+    const cause: Cause = {
+      code: signature?.code ?? 'something-else',
+      data: signature?.data ?? {},
+      probability: beliefs[i]!,
+    };
+    const same = groups.find(
+      (g) => signature && g.lead && indistinct(dictionary, meter, g.lead, signature),
+    );
+    if (same) {
+      if (cause.probability > 1e-4) same.causes.push(cause);
+      same.probability += cause.probability;
+    } else {
+      groups.push({ ...(signature ? { lead: signature } : {}), causes: [cause], probability: cause.probability });
+    }
+  }
+  return groups
+    .sort((a, b) => b.probability - a.probability)
+    .map(({ causes, probability }) => ({ causes, probability }));
+}
+
+/** Whether no checkpoint, measured or not, would tell two candidates apart with this meter. */
+function indistinct(
+  dictionary: FaultDictionary,
+  meter: MeterFigures,
+  one: Signature,
+  other: Signature,
+): boolean {
+  return dictionary.points.every((_, point) => {
+    const width = deviation(dictionary, one, meter, point) + deviation(dictionary, other, meter, point);
+    const spreads = [one, other].map((s) => Math.sqrt(Math.max(0, s.covariance[point]![point]!)));
+    const alike = Math.abs(spreads[0]! - spreads[1]!) < 0.25 * width;
+    return alike && Math.abs(one.means[point]! - other.means[point]!) < 0.5 * width;
+  });
+}
+
+const GRID = 80;
+
+/** The unmeasured checkpoint with the largest expected drop in entropy. */
+function nextPoint(
+  dictionary: FaultDictionary,
+  meter: MeterFigures,
+  beliefs: readonly number[],
+  taken: readonly Taken[],
+): Diagnosis['next'] {
+  let best: Diagnosis['next'];
+  dictionary.points.forEach(({ id }, point) => {
+    if (taken.some((t) => t.point === point)) return;
+    const bits = expectedBits(dictionary, meter, beliefs, point);
+    if (bits > 0.05 && bits > (best?.bits ?? 0)) best = { point: id, bits };
+  });
+  return best;
+}
+
+/** Mutual information, in bits, between the candidates and a checkpoint's reading, on a grid of readings. */
+function expectedBits(
+  dictionary: FaultDictionary,
+  meter: MeterFigures,
+  beliefs: readonly number[],
+  point: number,
+): number {
+  const live = dictionary.signatures
+    .map((signature, i) => ({
+      belief: beliefs[i]!,
+      mean: signature.means[point]!,
+      sd: deviation(dictionary, signature, meter, point),
+    }))
+    .filter(({ belief }) => belief > 1e-4);
+  if (live.length < 2) return 0;
+  let bits = 0;
+  for (const source of live) {
+    for (let k = 0; k < GRID; k++) {
+      const z = -4 + (8 * (k + 0.5)) / GRID;
+      const reading = source.mean + z * source.sd;
+      const own = normal(reading, source);
+      const all = live.reduce((sum, other) => sum + other.belief * normal(reading, other), 0);
+      bits += source.belief * own * Math.log2(own / all) * ((8 * source.sd) / GRID);
+    }
+  }
+  return bits;
+}
+
+function normal(reading: number, { mean, sd }: { mean: number; sd: number }): number {
+  const z = (reading - mean) / sd;
+  return Math.exp(-0.5 * z * z) / (sd * Math.sqrt(2 * Math.PI));
+}

@@ -1,0 +1,12 @@
+import type { MeterFigures } from '../catalogue/meter';
+import type { FaultDictionary } from './dictionary';
+import type { Expectation } from './expected';
+
+/** What a session is judged by, kept with it so that later changes to the lesson do not change old verdicts. */
+export interface SessionExpectation {
+  readonly expected: Expectation;
+  readonly dictionary: FaultDictionary;
+  readonly meter: MeterFigures;
+  /** The largest figure any build could show: supply volts, and the current into a short. */
+  readonly limits: { readonly volts: number; readonly amps: number };
+}

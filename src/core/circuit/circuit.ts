@@ -1,0 +1,44 @@
+import type { DEVICES, Kind } from '../devices/index';
+
+type ParamsOf<K extends Kind> = Exclude<
+  ReturnType<(typeof DEVICES)[K]['resolve']>,
+  { readonly problem: string }
+>;
+
+/** One part of a circuit, complete: no field is missing, every figure is SI. */
+export type PartOf<K extends Kind> = {
+  readonly id: string;
+  readonly kind: K;
+  /** Node name at each pin. */
+  readonly pins: Readonly<Record<string, string>>;
+  readonly params: ParamsOf<K>;
+};
+export type Part = { [K in Kind]: PartOf<K> }[Kind];
+
+export type Check =
+  | { readonly id: string; readonly measure: 'amps'; readonly part: string }
+  | { readonly id: string; readonly measure: 'volts'; readonly from: string; readonly to: string };
+
+export interface Circuit {
+  readonly title: string;
+  /** Name of the node that counts as 0 V. */
+  readonly ground: string;
+  readonly parts: readonly Part[];
+  readonly checks: readonly Check[];
+}
+
+export function isKind<K extends Kind>(part: Part, kind: K): part is Extract<Part, PartOf<K>> {
+  return part.kind === kind;
+}
+
+/** The circuit with one part replaced by what `change` makes of it. */
+export function withPart(circuit: Circuit, id: string, change: (part: Part) => Part): Circuit {
+  return {
+    ...circuit,
+    parts: circuit.parts.map((part) => (part.id === id ? change(part) : part)),
+  };
+}
+
+export function partOf(circuit: Circuit, id: string): Part | undefined {
+  return circuit.parts.find((part) => part.id === id);
+}

@@ -1,0 +1,118 @@
+import { z } from 'zod';
+import { LIMITS } from '../numerics/limits';
+import { wrightOmega } from '../numerics/omega';
+import { THERMAL_VOLTS } from '../quantities/constants';
+import type { Amps, Ohms, Volts } from '../quantities/units';
+import type { Equations, Instance, Wiring } from './device';
+import { quantityField, shareField } from './fields';
+import { stampCurrent } from './stamps';
+
+/** A junction's curve: it passes through (vf, at), with emission coefficient n and series ohms rs. */
+export interface JunctionFigures {
+  readonly vf: Volts;
+  readonly at: Amps;
+  readonly n: number;
+  readonly rs: Ohms;
+}
+
+export const junctionFields = {
+  vf: quantityField('V', 0.01, 100).optional(),
+  at: quantityField('A', 1e-6, 10).optional(),
+  n: shareField(0.5, 20).optional(),
+  rs: quantityField('Ω', 0, 1e4).optional(),
+};
+
+/** The figures given, the rest from the row of the part table; or the first one that is missing. */
+export function mergeJunction(
+  given: { [F in keyof JunctionFigures]?: number | undefined },
+  row: JunctionFigures | undefined,
+): JunctionFigures | { field: string; problem: string } {
+  const merged = {
+    vf: given.vf ?? row?.vf,
+    at: given.at ?? row?.at ?? 0.02,
+    n: given.n ?? row?.n,
+    rs: given.rs ?? row?.rs,
+  };
+  const { vf, at, n, rs } = merged;
+  if (vf === undefined) return { field: 'vf', problem: 'is missing, and no type is named' };
+  if (n === undefined) return { field: 'n', problem: 'is missing, and no type is named' };
+  if (rs === undefined) return { field: 'rs', problem: 'is missing, and no type is named' };
+  if (vf <= rs * at) return { field: 'vf', problem: 'must be more than rs times at' };
+  return { vf, at, n, rs };
+}
+
+/**
+ * Current and slope of a junction with series ohms, in closed form:
+ * I = Is·(exp(Vj/(n·VT)) − 1), V = Vj + rs·I, so I + Is = (n·VT/rs)·ω((V + rs·Is)/(n·VT) + ln(rs·Is/(n·VT))).
+ * Far out the curve is a straight line of slope 1/rs, so hundreds of volts do not overflow.
+ * Source: Banwell & Jayakumar, Electronics Letters 36(4), 2000.
+ */
+export class Junction {
+  amps = 0;
+  siemens = 0;
+  private readonly unit: number;
+  private readonly rs: number;
+  private saturation = 0;
+  private offset = 0;
+
+  constructor(private readonly figures: JunctionFigures) {
+    this.unit = figures.n * THERMAL_VOLTS;
+    this.rs = Math.max(figures.rs, LIMITS.junctionOhms);
+    this.setVf(figures.vf);
+  }
+
+  /** Moves the curve to pass through (vf, at). */
+  setVf(vf: Volts): void {
+    const { at } = this.figures;
+    this.saturation = at / Math.expm1((vf - this.rs * at) / this.unit);
+    this.offset =
+      (this.rs * this.saturation) / this.unit +
+      Math.log((this.rs * this.saturation) / this.unit);
+  }
+
+  /** Leaves current and slope at `volts` in `amps` and `siemens`. */
+  evaluate(volts: Volts): void {
+    const y = wrightOmega(volts / this.unit + this.offset);
+    this.amps = (this.unit * y) / this.rs - this.saturation + LIMITS.junctionSiemens * volts;
+    this.siemens = y / (this.rs * (1 + y)) + LIMITS.junctionSiemens;
+  }
+
+  /** Volts across junction and series ohms at a forward current above zero. */
+  voltsAt(amps: Amps): Volts {
+    return this.rs * amps + this.unit * Math.log1p(amps / this.saturation);
+  }
+}
+
+/**
+ * Series ohms from two measured points of one lamp, not below zero.
+ *
+ * @param n emission coefficient of its sort
+ */
+export function fitSeriesOhms(
+  first: { volts: Volts; amps: Amps },
+  second: { volts: Volts; amps: Amps },
+  n: number,
+): Ohms {
+  const curved = n * THERMAL_VOLTS * Math.log(second.amps / first.amps);
+  return Math.max(0, (second.volts - first.volts - curved) / (second.amps - first.amps));
+}
+
+/** A two-pin part that is one junction, anode first. */
+export function junctionInstance(figures: JunctionFigures, at: Wiring): Instance {
+  const junction = new Junction(figures);
+  const [anode, cathode] = [at.nodes[0]!, at.nodes[1]!];
+  return {
+    stamp(eq: Equations) {
+      junction.evaluate(eq.x[anode]! - eq.x[cathode]!);
+      stampCurrent(eq, anode, cathode, junction.amps, junction.siemens);
+    },
+    currents(x, out) {
+      junction.evaluate(x[anode]! - x[cathode]!);
+      out[0] = junction.amps;
+      out[1] = -junction.amps;
+    },
+    set(_index, vf) {
+      junction.setVf(vf);
+    },
+  };
+}

@@ -1,0 +1,46 @@
+import { z } from 'zod';
+import { LAMPS, LAMP_TYPES } from '../catalogue/lamps';
+import type { Amps, Volts } from '../quantities/units';
+import type { Device, Spread } from './device';
+import { quantityField } from './fields';
+import { junctionFields, junctionInstance, mergeJunction, type JunctionFigures } from './junction';
+
+const fields = {
+  type: z.enum(LAMP_TYPES).optional(),
+  ...junctionFields,
+  vfLow: quantityField('V', 0.01, 100).optional(),
+  vfHigh: quantityField('V', 0.01, 100).optional(),
+  maxAmps: quantityField('A', 1e-6, 10).default(0.02),
+};
+
+export interface LedParams extends JunctionFigures {
+  readonly vfLow: Volts;
+  readonly vfHigh: Volts;
+  readonly maxAmps: Amps;
+}
+
+export const led: Device<'led', typeof fields, LedParams> = {
+  kind: 'led',
+  pins: ['anode', 'cathode'],
+  fields,
+  resolve(given) {
+    const row = given.type ? LAMPS[given.type] : undefined;
+    const curve = mergeJunction(given, row);
+    if ('problem' in curve) return curve;
+    const vfLow = given.vfLow ?? row?.vfLow ?? curve.vf;
+    const vfHigh = given.vfHigh ?? row?.vfHigh ?? curve.vf;
+    return {
+      ...curve,
+      vfLow: Math.max(Math.min(vfLow, curve.vf), curve.rs * curve.at + 1e-3),
+      vfHigh: Math.max(vfHigh, curve.vf),
+      maxAmps: given.maxAmps,
+    };
+  },
+  branches: () => 0,
+  paths: () => [[0, 1]],
+  spreads: (p): Spread[] =>
+    p.vfHigh > p.vfLow
+      ? [{ field: 'vf', shape: 'triangular', low: p.vfLow, mode: p.vf, high: p.vfHigh }]
+      : [],
+  instance: (p, at) => junctionInstance(p, at),
+};

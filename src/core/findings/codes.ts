@@ -1,0 +1,67 @@
+/**
+ * Every code that a check, refusal or caution can bear, with the data it carries.
+ * The core says what and how much; `messages/` says it in words.
+ */
+export interface FindingData {
+  // figures as typed
+  'empty-figure': { unit: string };
+  'not-a-figure': { typed: string; unit: string };
+  'ambiguous-comma': { typed: string; unit: string };
+  'wrong-unit': { typed: string; given: string; unit: string };
+  'out-of-range': { name: string; value: number; low: number; high: number; unit: string };
+  // files
+  'file-too-large': { bytes: number; limit: number };
+  'not-json': { detail: string };
+  'wrong-format': { wanted: string; found: string };
+  'bad-field': { place: string; field: string; problem: string };
+  'duplicate-id': { place: string };
+  'ground-missing': { ground: string };
+  'check-refers': { check: string; name: string };
+  // circuits that cannot be solved
+  'floating-nodes': { nodes: string };
+  'sources-at-odds': { parts: string };
+  'did-not-settle': { nodes: string; residual: number };
+  // sums
+  'mains-refused': { volts: number };
+  'supply-too-high': { volts: number; limit: number };
+  'cannot-light': { supply: number; lampVolts: number; lamp: string; amps: number; needVolts: number };
+  'current-over-limit': { amps: number; limit: number };
+  'current-too-small': { amps: number; floor: number };
+  'no-resistor-in-drawer': { ohms: number; largest: number };
+  'little-headroom': { volts: number; share: number };
+  'rating-exceeded': { watts: number; rating: number };
+  'runs-hot': { watts: number; rating: number; part: string };
+  'over-drawn-cell': { amps: number };
+  'nearest-over-limit': { ohms: number; amps: number };
+  'assumed-figure': { lamp: string; origin: string };
+  'unstocked-value': { ohms: number };
+  // boards
+  'hole-missing': { hole: string; part: string };
+  'hole-taken': { hole: string; part: string; other: string };
+  'does-not-fit': { needed: number; rows: number };
+  'not-a-chain': { part: string };
+  // what a plan does
+  'shorted-by-row': { part: string; hole: string; strip: string };
+  'open-leg': { part: string; pin: string; hole: string; strip: string };
+  'cut-off': { part: string };
+  reversed: { part: string; volts: number };
+  'reverse-limit': { part: string; volts: number; limit: number };
+  dark: { part: string; amps: number };
+  'lamp-glow': { part: string; amps: number; brightness: string; share: number };
+  'over-current': { part: string; amps: number; limit: number; share: number };
+  'will-fail': { part: string; amps: number; limit: number; share: number };
+  'resistor-over-rating': { part: string; watts: number; rating: number };
+  'supply-shorted': { part: string; amps: number };
+  'no-resistor': { part: string };
+  // readings
+  'reading-implausible': { typed: string; value: number; limit: number; unit: string; perhaps: number };
+  'reading-unit': { typed: string; unit: string };
+  // lists that come in
+  'csv-columns': { wanted: string; found: string };
+  'csv-row': { row: number; problem: string };
+  'duplicate-nickname': { nickname: string };
+  'duplicate-bench': { bench: number };
+  'surname-like': { nickname: string };
+}
+
+export type FindingCode = keyof FindingData;

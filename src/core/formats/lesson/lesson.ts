@@ -1,0 +1,79 @@
+import { z } from 'zod';
+import { AGE_GROUPS, type AgeGroup } from '../../assembly/pace';
+import { planSchema } from '../../board/plan';
+import { LAMP_TYPES, type LampFigures, type LampType } from '../../catalogue/lamps';
+import { ORIGINS } from '../../catalogue/origin';
+import { accepted, finding, refused, type Outcome } from '../../findings/finding';
+import { singleParams } from '../../patterns/single/params';
+import { readJson } from '../json';
+import { problemsOf } from '../problems';
+
+export const LESSON_FORMAT = 'mivvet.lesson/1';
+const LESSON_BYTES = 1024 * 1024;
+
+const text = (most: number) => z.string().max(most, `is longer than ${most} characters`);
+
+/** What an educator says about a lesson besides its circuit. */
+export const lessonWords = {
+  title: text(80).min(1, 'must not be empty'),
+  aim: text(600).default(''),
+  story: text(1200).default(''),
+  notes: text(4000).default(''),
+  ageGroup: z.enum(AGE_GROUPS as [AgeGroup, ...AgeGroup[]]).default('10–12'),
+};
+
+export const choiceSchema = z.discriminatedUnion('pattern', [
+  z.strictObject({ pattern: z.literal('single'), params: singleParams }),
+]);
+
+const lampFigures = z.strictObject({
+  type: z.enum(LAMP_TYPES),
+  technology: z.enum(['phosphide', 'nitride', 'phosphor-converted', 'arsenide']),
+  vf: z.number().min(0.5).max(10),
+  vfLow: z.number().min(0.5).max(10),
+  vfHigh: z.number().min(0.5).max(10),
+  at: z.number().min(1e-5).max(1),
+  n: z.number().min(0.5).max(20),
+  rs: z.number().min(0).max(1000),
+  maxAmps: z.number().min(1e-4).max(1),
+  absoluteAmps: z.number().min(1e-4).max(2),
+  reverseLimit: z.number().min(1).max(100),
+  origin: z.enum(ORIGINS),
+});
+
+/** One lesson as a file: its words, its wishes, a hand-arranged plan if there is one, and the lamp's own figures. */
+export const lessonFileSchema = z.strictObject({
+  format: z.literal(LESSON_FORMAT),
+  ...lessonWords,
+  choice: choiceSchema,
+  plan: planSchema.nullable().default(null),
+  /** The figures of the lamp as the sender's store has them, so that the sums come out the same elsewhere. */
+  lamp: lampFigures.nullable().default(null),
+});
+
+export type LessonFile = z.output<typeof lessonFileSchema>;
+
+/** Reads a lesson file whole or not at all. */
+export function parseLesson(source: string): Outcome<LessonFile> {
+  const json = readJson(source, LESSON_BYTES);
+  if (!json.ok) return json;
+  const format = (json.value as { format?: unknown } | null)?.format;
+  if (format !== LESSON_FORMAT) {
+    const found = typeof format === 'string' ? format.slice(0, 60) : 'no format';
+    return refused(finding('wrong-format', { wanted: LESSON_FORMAT, found }));
+  }
+  const file = lessonFileSchema.safeParse(json.value);
+  return file.success ? accepted(file.data) : { ok: false, findings: problemsOf(file.error, () => 'lesson') };
+}
+
+export function serialiseLesson(file: LessonFile): string {
+  return `${JSON.stringify(file, null, 2)}\n`;
+}
+
+/** Whether two lamps would make different sums. */
+export function lampDiffers(file: LampFigures, own: LampFigures): boolean {
+  const keys = ['vf', 'vfLow', 'vfHigh', 'at', 'n', 'rs', 'maxAmps'] as const;
+  return keys.some((key) => file[key] !== own[key]);
+}
+
+export type { LampType };

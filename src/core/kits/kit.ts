@@ -1,0 +1,121 @@
+import type { Plan } from '../board/plan';
+import { SUPPLIES, type SupplyChoice } from '../catalogue/supplies';
+import type { LampType } from '../catalogue/lamps';
+import { isKind, type Circuit } from '../circuit/circuit';
+import { LOSS_RATES, sparesFor } from './spares';
+import { stockKey, type StockItem, type StockSpec } from './stock';
+
+export interface KitLine {
+  readonly key: string;
+  readonly spec: StockSpec;
+  /** Names on the plan: R1, W1 … */
+  readonly parts: readonly string[];
+  readonly each: number;
+  readonly forGroup: number;
+  readonly spares: number;
+  readonly need: number;
+  readonly have: number;
+  readonly short: number;
+  readonly packs: number;
+  readonly packSize: number;
+  readonly buyCents: number;
+  /** Price of the parts in one kit at the pack's rate, in cents; undefined without a price. */
+  readonly eachCents?: number;
+  readonly lossRate: number;
+}
+
+export interface Kit {
+  readonly students: number;
+  readonly lines: readonly KitLine[];
+  readonly eachCents: number;
+  readonly buyCents: number;
+  /** Lines the store does not hold at all, so that they have no price. */
+  readonly unpriced: readonly string[];
+}
+
+export interface KitRequest {
+  readonly circuit: Circuit;
+  readonly plan: Plan;
+  readonly supply: SupplyChoice;
+  readonly lamps: Readonly<Record<string, LampType>>;
+  readonly students: number;
+  readonly spareRisk: number;
+  readonly stock: readonly StockItem[];
+}
+
+/** Parts for one, for the group with spares, against the stock, and what to buy in whole packs. */
+export function kitFor(request: KitRequest): Kit {
+  const lines = needs(request).map((need) => line(need, request));
+  return {
+    students: request.students,
+    lines,
+    eachCents: lines.reduce((sum, l) => sum + (l.eachCents ?? 0), 0),
+    buyCents: lines.reduce((sum, l) => sum + l.buyCents, 0),
+    unpriced: lines.filter((l) => l.eachCents === undefined).map((l) => l.key),
+  };
+}
+
+interface Need {
+  readonly spec: StockSpec;
+  readonly parts: string[];
+  each: number;
+}
+
+function needs({ circuit, plan, supply, lamps }: KitRequest): Need[] {
+  const found = new Map<string, Need>();
+  const add = (spec: StockSpec, part: string, count = 1) => {
+    const need = found.get(stockKey(spec)) ?? { spec, parts: [], each: 0 };
+    need.each += count;
+    need.parts.push(part);
+    found.set(stockKey(spec), need);
+  };
+  for (const part of circuit.parts) {
+    if (isKind(part, 'resistor')) add({ kind: 'resistor', ohms: part.params.ohms }, part.id);
+    if (isKind(part, 'led')) add({ kind: 'led', lamp: lamps[part.id]! }, part.id);
+    if (isKind(part, 'supply')) addSupply(supply, part.id, add);
+  }
+  for (const placement of plan.placements) {
+    if (placement.kind === 'jumper') add({ kind: 'jumper' }, placement.part);
+  }
+  add({ kind: 'board', board: plan.board }, 'board');
+  return [...found.values()];
+}
+
+function addSupply(
+  supply: SupplyChoice,
+  part: string,
+  add: (spec: StockSpec, part: string, count?: number) => void,
+): void {
+  const row = SUPPLIES[supply.kind];
+  if (row.style !== 'cell') return add({ kind: 'supply', supply: supply.kind }, part);
+  add({ kind: 'cell', supply: supply.kind }, part, supply.cells);
+  add({ kind: 'holder', supply: supply.kind, cells: supply.cells }, part);
+}
+
+function line(need: Need, request: KitRequest): KitLine {
+  const lossRate = LOSS_RATES[need.spec.kind];
+  const forGroup = need.each * request.students;
+  const spares = sparesFor(forGroup, lossRate, request.spareRisk);
+  const key = stockKey(need.spec);
+  const held = request.stock.find((item) => stockKey(item.spec) === key);
+  const wanted = forGroup + spares;
+  const short = Math.max(0, wanted - (held?.have ?? 0));
+  const packSize = held?.packSize ?? 1;
+  const packs = Math.ceil(short / packSize);
+  return {
+    key,
+    spec: need.spec,
+    parts: need.parts,
+    each: need.each,
+    forGroup,
+    spares,
+    need: wanted,
+    have: held?.have ?? 0,
+    short,
+    packs,
+    packSize,
+    buyCents: packs * (held?.packCents ?? 0),
+    ...(held ? { eachCents: (need.each * held.packCents) / held.packSize } : {}),
+    lossRate,
+  };
+}

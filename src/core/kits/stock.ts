@@ -1,0 +1,28 @@
+import { z } from 'zod';
+import { LAMP_TYPES } from '../catalogue/lamps';
+import { SUPPLY_KINDS } from '../catalogue/supplies';
+
+/** What a stock row is: enough to match it with what a kit needs. */
+export const stockSpecSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('resistor'), ohms: z.number().positive().max(1e9) }),
+  z.strictObject({ kind: z.literal('led'), lamp: z.enum(LAMP_TYPES) }),
+  z.strictObject({ kind: z.literal('cell'), supply: z.enum(SUPPLY_KINDS) }),
+  z.strictObject({ kind: z.literal('holder'), supply: z.enum(SUPPLY_KINDS), cells: z.number().int().min(1).max(10) }),
+  z.strictObject({ kind: z.literal('supply'), supply: z.enum(SUPPLY_KINDS) }),
+  z.strictObject({ kind: z.literal('jumper') }),
+  z.strictObject({ kind: z.literal('board'), board: z.literal('half') }),
+]);
+export type StockSpec = z.output<typeof stockSpecSchema>;
+
+export interface StockItem {
+  readonly spec: StockSpec;
+  readonly have: number;
+  readonly packSize: number;
+  /** Price of one pack, in cents of the house currency. */
+  readonly packCents: number;
+}
+
+/** One key for one kind of thing: `resistor 330`, `led red`. */
+export function stockKey(spec: StockSpec): string {
+  return Object.values(spec).join(' ');
+}

@@ -1,0 +1,22 @@
+/** The numeric limits of the core, all in one place. Units are SI. */
+export const LIMITS = {
+  /** Newton gives up after this many steps, and continuation takes over. */
+  newtonSteps: 60,
+  /** Largest KCL residual, relative to the largest current that flows. */
+  residualRelative: 1e-11,
+  /** Residual that always counts as settled, in amps: far below what any part here can show. */
+  residualAmps: 1e-15,
+  /** Largest last step in volts. */
+  stepVolts: 1e-9,
+  /** Ohms of what is meant to have none (wire, closed switch, ideal supply), so that loops of them share evenly. */
+  idealOhms: 1e-9,
+  /** Leakage across every junction, in siemens: 5 pA at 5 V. It keeps a node between two blocking lamps defined. */
+  junctionSiemens: 1e-12,
+  /** Smallest series ohms of a junction: 20 nV at 20 mA. */
+  junctionOhms: 1e-6,
+  /** First and last shunt of the conductance continuation, in siemens. */
+  shuntStart: 1e-2,
+  shuntEnd: 1e-12,
+  /** A pivot below this share of its row's scale is no pivot. */
+  pivot: 1e-15,
+} as const;

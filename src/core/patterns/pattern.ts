@@ -1,0 +1,43 @@
+import type { z } from 'zod';
+import type { Shelf } from '../catalogue/shelf';
+import type { Circuit } from '../circuit/circuit';
+import type { Finding, Outcome } from '../findings/finding';
+import type { HouseStyle } from './style';
+
+/** Where two probes go, or where the loop is opened for a meter. */
+export interface PinRef {
+  readonly part: string;
+  readonly pin: string;
+}
+
+export type Checkpoint = {
+  readonly id: string;
+  /** Part that the reading is about, for its name. */
+  readonly part: string;
+} & (
+  | { readonly measure: 'volts'; readonly from: PinRef; readonly to: PinRef }
+  /** The leg at `gap` is lifted and the meter put between it and its hole. */
+  | { readonly measure: 'amps'; readonly gap: PinRef }
+);
+
+/** What a pattern makes of the parameters: the circuit and everything that is said about it. */
+export interface Design<Sums> {
+  readonly circuit: Circuit;
+  readonly checkpoints: readonly Checkpoint[];
+  readonly sums: Sums;
+  readonly findings: readonly Finding[];
+}
+
+export interface Given {
+  readonly shelf: Shelf;
+  readonly style: HouseStyle;
+}
+
+/** The contract of a lesson pattern: a parameterised circuit. A new one is a file here and a line in `index.ts`. */
+export interface Pattern<Id extends string, Params, Sums> {
+  readonly id: Id;
+  readonly params: z.ZodType<Params>;
+  defaults(style: HouseStyle): Params;
+  /** @returns the design, or the reasons why these wishes cannot be met */
+  design(params: Params, given: Given): Outcome<Design<Sums>>;
+}

@@ -1,0 +1,31 @@
+import { z } from 'zod';
+import { AGES } from '../catalogue/supplies';
+import { SERIES_NAMES } from '../catalogue/preferred';
+
+export const ROUNDINGS = ['up', 'nearest', 'walk'] as const;
+export type Rounding = (typeof ROUNDINGS)[number];
+export const SIDES = ['plus', 'minus'] as const;
+export type Side = (typeof SIDES)[number];
+
+/** The educator's choice wherever practitioners differ; every lesson may overrule it. */
+export const styleSchema = z.strictObject({
+  rounding: z.enum(ROUNDINGS).default('up'),
+  amps: z.number().min(1e-4).max(0.03).default(0.01),
+  age: z.enum(AGES).default('fresh'),
+  side: z.enum(SIDES).default('plus'),
+  values: z.enum(['drawer', ...SERIES_NAMES]).default('drawer'),
+  bands: z.union([z.literal(4), z.literal(5)]).default(4),
+  /** Share of a resistor's rating that is still comfortable to touch. */
+  ratingShare: z.number().min(0.1).max(1).default(0.5),
+  /** Chance of running out of a part that is accepted when spares are counted. */
+  spareRisk: z.number().min(0.001).max(0.5).default(0.05),
+  currency: z.string().min(1).max(3).default('€'),
+});
+export type HouseStyle = z.output<typeof styleSchema>;
+
+export const DEFAULT_STYLE: HouseStyle = styleSchema.parse({});
+
+/** Tolerance of the resistors that go with a number of bands. */
+export function toleranceOf(style: HouseStyle): number {
+  return style.bands === 4 ? 0.05 : 0.01;
+}

@@ -1,0 +1,109 @@
+import { finding, refused, type Outcome, accepted } from '../findings/finding';
+import type { Unit } from './units';
+
+const PREFIX: Readonly<Record<string, number>> = {
+  p: 1e-12,
+  n: 1e-9,
+  u: 1e-6,
+  µ: 1e-6,
+  μ: 1e-6,
+  m: 1e-3,
+  k: 1e3,
+  K: 1e3,
+  M: 1e6,
+  G: 1e9,
+};
+
+const SPELLINGS: Readonly<Record<string, Unit>> = {
+  V: 'V',
+  v: 'V',
+  volt: 'V',
+  volts: 'V',
+  A: 'A',
+  a: 'A',
+  amp: 'A',
+  amps: 'A',
+  Ω: 'Ω',
+  '\u2126': 'Ω',
+  R: 'Ω',
+  ohm: 'Ω',
+  ohms: 'Ω',
+  W: 'W',
+  w: 'W',
+  watt: 'W',
+  watts: 'W',
+  F: 'F',
+  H: 'H',
+  s: 's',
+  sec: 's',
+  Hz: 'Hz',
+  hz: 'Hz',
+  lx: 'lx',
+  lux: 'lx',
+  Ah: 'Ah',
+};
+
+const NUMBER = /^([+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)(?:[eE][+-]?\d+)?)\s*(.*)$/u;
+/** `4k7`, `4R7`, `2V2`, `1M5`: the prefix or unit stands where the decimal point would. */
+const LETTER_POINT = /^([+-]?\d+)([pnuµμmkKMGRVΩ\u2126])(\d+)(.*)$/u;
+
+interface Parsed {
+  value: number;
+  unit?: Unit;
+}
+
+/**
+ * Reads a figure the way the trade writes it.
+ *
+ * @param text what was typed: `4k7`, `22m`, `0.47u`, `9V`, `22 mA`, `2,71`
+ * @param unit the SI unit that is expected
+ * @param bareScale what a number with neither prefix nor unit is multiplied by (1e-3 in a mA column)
+ * @returns the value in SI, or a refusal that carries the text as typed
+ * @example parseQuantity('4k7', 'Ω') // { ok: true, value: 4700 }
+ */
+export function parseQuantity(text: string, unit: Unit, bareScale = 1): Outcome<number> {
+  const typed = text.trim();
+  if (typed === '') return refused(finding('empty-figure', { unit }));
+  if (/^[+-]?\d{1,3},\d{3}\b/u.test(typed)) {
+    return refused(finding('ambiguous-comma', { typed, unit }));
+  }
+  const parsed = letterPoint(typed) ?? plain(typed, bareScale);
+  if (!parsed || !Number.isFinite(parsed.value)) {
+    return refused(finding('not-a-figure', { typed, unit }));
+  }
+  if (parsed.unit && parsed.unit !== unit) {
+    return refused(finding('wrong-unit', { typed, given: parsed.unit, unit }));
+  }
+  return accepted(parsed.value);
+}
+
+function letterPoint(typed: string): Parsed | undefined {
+  const found = LETTER_POINT.exec(typed.replace(/\s+/gu, ''));
+  if (!found) return undefined;
+  const [, whole = '', letter = '', fraction = '', rest = ''] = found;
+  const unit = SPELLINGS[letter] ?? (rest === '' ? undefined : SPELLINGS[rest]);
+  if (rest !== '' && SPELLINGS[rest] === undefined) return undefined;
+  const value = Number(`${whole}.${fraction}`) * (PREFIX[letter] ?? 1);
+  return unit ? { value, unit } : { value };
+}
+
+function plain(typed: string, bareScale: number): Parsed | undefined {
+  const found = NUMBER.exec(typed);
+  if (!found) return undefined;
+  const value = Number((found[1] ?? '').replace(',', '.'));
+  const tail = (found[2] ?? '').trim();
+  if (tail === '') return { value: value * bareScale };
+  const whole = SPELLINGS[tail];
+  if (whole) return { value, unit: whole };
+  const scale = PREFIX[tail.charAt(0)];
+  const rest = tail.slice(1).trim();
+  if (scale === undefined) return undefined;
+  if (rest === '') return { value: scaled(value, scale) };
+  const unit = SPELLINGS[rest];
+  return unit ? { value: scaled(value, scale), unit } : undefined;
+}
+
+/** Divides for small prefixes, so that 22m is 0.022 and not 0.022000000000000002. */
+function scaled(value: number, scale: number): number {
+  return scale < 1 ? value / Math.round(1 / scale) : value * scale;
+}

@@ -1,0 +1,14 @@
+/**
+ * SI numbers with a flavour: a plain number may become any of them, but amps never pass for volts.
+ * Everything in the core is in base units; prefixes exist only in text.
+ */
+export type Volts = number & { readonly __unit?: 'V' };
+export type Amps = number & { readonly __unit?: 'A' };
+export type Ohms = number & { readonly __unit?: 'Ω' };
+export type Watts = number & { readonly __unit?: 'W' };
+export type Hours = number & { readonly __unit?: 'h' };
+export type AmpHours = number & { readonly __unit?: 'Ah' };
+
+/** The units a figure may be typed or shown in. */
+export const UNITS = ['V', 'A', 'Ω', 'W', 'F', 'H', 's', 'Hz', 'lx', 'Ah'] as const;
+export type Unit = (typeof UNITS)[number];

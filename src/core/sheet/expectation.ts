@@ -1,0 +1,48 @@
+import { faultDictionary } from '../checking/dictionary';
+import type { FaultContext } from '../checking/faults';
+import type { SessionExpectation } from '../checking/session';
+import { valuesOf } from '../catalogue/shelf';
+import { solve } from '../solver/solve';
+import type { SheetRequest } from './request';
+import type { Sheet } from './sheet';
+
+/** Draws for each candidate of the fault dictionary. */
+const FAULT_SAMPLES = 400;
+
+/** What the faults of a lesson are computed from. */
+export function faultContext(sheet: Sheet, request: SheetRequest): FaultContext {
+  const { supply, lamp, values } = request.choice.params;
+  return {
+    plan: sheet.plan,
+    circuit: sheet.circuit,
+    supply,
+    drawer: valuesOf(request.shelf, values ?? request.style.values),
+    lampType: lamp,
+    points: sheet.checkpoints.map(({ id }) => id),
+    lamps: request.shelf.lamps,
+  };
+}
+
+export function sessionExpectation(sheet: Sheet, request: SheetRequest): SessionExpectation {
+  const dictionary = faultDictionary(
+    faultContext(sheet, request),
+    sheet.checkpoints,
+    sheet.expected.points,
+    request.meter,
+    { samples: FAULT_SAMPLES, seed: request.draws.seed },
+  );
+  return { expected: sheet.expected, dictionary, meter: request.meter, limits: limitsOf(sheet) };
+}
+
+function limitsOf(sheet: Sheet): SessionExpectation['limits'] {
+  const { volts, ohms, limitAmps } = sheet.sums.supplyFigures;
+  const shorted = {
+    ...sheet.circuit,
+    parts: sheet.circuit.parts.map((part) =>
+      part.kind === 'resistor' ? { ...part, params: { ...part.params, ohms: 0.01 } } : part,
+    ),
+  };
+  const solved = solve(shorted);
+  const through = solved.ok ? Math.abs(solved.value.parts['B1']?.amps ?? 0) : volts / Math.max(ohms, 0.1);
+  return { volts, amps: limitAmps ?? Math.max(through, 0.05) };
+}

@@ -1,0 +1,25 @@
+import type { AgeGroup } from '../assembly/pace';
+import type { Plan } from '../board/plan';
+import type { MeterFigures } from '../catalogue/meter';
+import type { Shelf } from '../catalogue/shelf';
+import type { StockItem } from '../kits/stock';
+import type { SingleParams } from '../patterns/single/params';
+import type { HouseStyle } from '../patterns/style';
+import type { BandOptions } from '../tolerance/bands';
+
+/** What a lesson says about its circuit; the discriminator leaves room for every other pattern. */
+export type PatternChoice = { readonly pattern: 'single'; readonly params: SingleParams };
+
+/** All that a sheet hangs on. The same request gives the same sheet, on any machine. */
+export interface SheetRequest {
+  readonly choice: PatternChoice;
+  /** A plan arranged by hand; left out, the plan lays itself out. */
+  readonly plan?: Plan | undefined;
+  readonly style: HouseStyle;
+  readonly shelf: Shelf;
+  readonly stock: readonly StockItem[];
+  readonly meter: MeterFigures;
+  readonly students: number;
+  readonly ageGroup: AgeGroup;
+  readonly draws: BandOptions;
+}

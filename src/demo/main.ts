@@ -1,0 +1,18 @@
+import { lessons } from '@/server/repositories/lessons';
+import { database } from '@/server/db/connection';
+import { fillDemo } from './fill';
+
+/** Fills the database that MIVVET_DB names, unless it holds lessons already. */
+async function main(): Promise<void> {
+  if ((await lessons()).length > 0) console.log('The demo course is there already.');
+  else {
+    await fillDemo(new Date());
+    console.log('Filled in the model-harbour course.');
+  }
+  await (await database()).destroy();
+}
+
+main().catch((error: unknown) => {
+  console.error(error);
+  process.exitCode = 1;
+});

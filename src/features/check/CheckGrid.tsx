@@ -1,0 +1,211 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { formatPlain, implausible, noteReading, type Expected, type JudgedBench, type Noted, type SessionExpectation } from '@/core';
+import { renewSession } from '@/features/sheet/actions';
+import { sentences } from '@/messages/findings';
+import { checkpointName } from '@/messages/names';
+import type { Reading } from '@/server/repositories/readings';
+import { Note } from '@/ui/Note';
+import { StatusMark, STATUS_WORDS, type Status } from '@/ui/StatusMark';
+import { BenchRow, type Refused } from './BenchRow';
+import { StripChart } from './StripChart';
+import { useJudged } from './useJudged';
+import { useOutbox } from './useOutbox';
+
+export interface Bench {
+  readonly id: number;
+  readonly bench: number;
+  readonly nickname: string;
+}
+
+export interface CheckGridProps {
+  readonly sessionId: number;
+  readonly expectation: SessionExpectation;
+  readonly students: readonly Bench[];
+  readonly readings: readonly Reading[];
+  readonly judged: readonly JudgedBench[];
+  readonly predicted: string;
+  readonly outdated: boolean;
+}
+
+/** The class grid: one row a bench, one column a checkpoint. */
+export function CheckGrid(props: CheckGridProps) {
+  const { sessionId, expectation, students, predicted } = props;
+  const { points } = expectation.expected;
+  const [taken, setTaken] = useState(props.readings);
+  const [refused, setRefused] = useState<Readonly<Record<string, Refused>>>({});
+  const [again, setAgain] = useState<'retest' | 'correction'>('retest');
+  const [column, setColumn] = useState(points.findIndex((p) => p.id === 'resistor'));
+  const outbox = useOutbox(sessionId, (reading, entryKey) =>
+    setTaken((before) => [...before.filter((r) => r.id !== localId(entryKey) && r.id !== reading.id), reading].sort((a, b) => order(a) - order(b))),
+  );
+  const all = useMemo(() => {
+    const known = new Set(taken.map((r) => r.id));
+    const waiting = outbox.waiting.map((r) => ({ ...r, id: localId(r.entryKey) })).filter((r) => !known.has(r.id));
+    return [...taken, ...waiting];
+  }, [taken, outbox.waiting]);
+  const benches = useMemo(() => students.map(({ id }) => currentNoted(id, all, predicted)), [students, all, predicted]);
+  const judged = useJudged(expectation, benches, props.judged);
+
+  const setProblem = (key: string, problem: Refused | undefined) =>
+    setRefused(({ [key]: _gone, ...rest }) => (problem ? { ...rest, [key]: problem } : rest));
+  const take = (student: Bench, point: string, typed: string, sure = false): boolean => {
+    const key = `${student.id} ${point}`;
+    const band = points.find((p) => p.id === point);
+    const amps = point === predicted || band?.unit === 'A';
+    const noted = noteReading(typed, amps ? 'amps' : 'volts');
+    if (!noted.ok) {
+      setProblem(key, { typed, message: sentences(noted.findings) });
+      return false;
+    }
+    const { value, step } = noted.value;
+    const limit = amps ? expectation.limits.amps : expectation.limits.volts;
+    const doubt = sure || !band ? undefined : implausible(typed, value, limit, band);
+    if (doubt?.code === 'reading-implausible') {
+      const perhaps = formatPlain(doubt.data.perhaps, amps ? 1e-3 : 1, 4);
+      setProblem(key, { typed, message: sentences([doubt]), perhaps });
+      return false;
+    }
+    setProblem(key, undefined);
+    const earlier = all.some((r) => r.studentId === student.id && r.point === point);
+    outbox.send({
+      sessionId,
+      studentId: student.id,
+      point,
+      kind: earlier ? again : 'first',
+      value,
+      step,
+      typed,
+      meter: expectation.meter.name,
+      takenAt: new Date().toISOString(),
+      entryKey: crypto.randomUUID(),
+    });
+    return true;
+  };
+  const strip = points[column];
+  return (
+    <>
+      <GridHead judged={judged} again={again} onAgain={setAgain} />
+      {props.outdated && <Outdated sessionId={sessionId} />}
+      {outbox.problem && (
+        <Note kind="refusal" live>
+          {outbox.waiting.length} {outbox.waiting.length === 1 ? 'reading is' : 'readings are'} kept in this browser only. {outbox.problem}{' '}
+          <Button variant="text" className="btn-text" onClick={outbox.retry}>Send again</Button>
+        </Note>
+      )}
+      {strip && (
+        <StripChart
+          point={strip}
+          readings={students.flatMap((s, i) => {
+            const value = benches[i]?.find((n) => n.point === strip.id)?.value;
+            const verdict = judged[i]?.verdicts[strip.id]?.verdict;
+            return value === undefined || !verdict ? [] : [{ bench: s.bench, value, verdict }];
+          })}
+        />
+      )}
+      <div className="grid-scroll">
+        <table className="table check-grid">
+          <thead>
+            <tr>
+              <th scope="col">bench</th>
+              <th scope="col">state</th>
+              <th scope="col">predicted<br />mA</th>
+              {points.map((point) => <ColumnHead key={point.id} point={point} />)}
+              <th scope="col">most likely, and what would settle it</th>
+            </tr>
+          </thead>
+          <tbody>
+            {students.map((student, i) => (
+              <BenchRow
+                key={student.id}
+                row={i}
+                student={student}
+                points={points}
+                predicted={predicted}
+                readings={all.filter((r) => r.studentId === student.id)}
+                judged={judged[i]}
+                refused={refused}
+                onTake={take}
+                onRevert={(point) => setProblem(`${student.id} ${point}`, undefined)}
+                onColumn={(point) => setColumn(points.findIndex((p) => p.id === point))}
+              />
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </>
+  );
+}
+
+/** Until the database has numbered it, a reading goes by a negative number made from its key. */
+function localId(entryKey: string): number {
+  return -Number.parseInt(entryKey.slice(0, 8), 16) - 1;
+}
+
+function order(reading: Reading): number {
+  return reading.id < 0 ? Number.MAX_SAFE_INTEGER : reading.id;
+}
+
+function currentNoted(studentId: number, all: readonly Reading[], predicted: string): Noted[] {
+  const newest = new Map<string, Noted>();
+  for (const { studentId: owner, point, value, step } of all) {
+    if (owner === studentId && point !== predicted) newest.set(point, { point, value, step });
+  }
+  return [...newest.values()];
+}
+
+function ColumnHead({ point }: { point: Expected }) {
+  const scale = point.unit === 'A' ? 1e-3 : 1;
+  return (
+    <th scope="col">
+      {checkpointName(point.id)}
+      <br />
+      {formatPlain(point.low, scale)} – {formatPlain(point.high, scale)} {point.unit === 'A' ? 'mA' : 'V'}
+    </th>
+  );
+}
+
+const STATES: readonly Status[] = ['right', 'close', 'off', 'none'];
+
+function GridHead({ judged, again, onAgain }: { judged: readonly JudgedBench[]; again: 'retest' | 'correction'; onAgain: (kind: 'retest' | 'correction') => void }) {
+  return (
+    <div className="grid-head">
+      <Form.Group controlId="again" className="again">
+        <Form.Label>A second figure in a cell is</Form.Label>
+        <Form.Select size="sm" value={again} onChange={(event) => onAgain(event.target.value as 'retest' | 'correction')}>
+          <option value="retest">a retest</option>
+          <option value="correction">a correction</option>
+        </Form.Select>
+      </Form.Group>
+      <ul className="tally" aria-label="Benches so far">
+        {STATES.map((state) => (
+          <li key={state}>
+            <StatusMark status={state} />{' '}
+            <strong>{judged.filter((j) => j.state === state).length}</strong> {state === 'none' ? 'to come' : STATUS_WORDS[state]}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+function Outdated({ sessionId }: { sessionId: number }) {
+  const router = useRouter();
+  const [problem, setProblem] = useState('');
+  const renew = async () => {
+    const answer = await renewSession(sessionId);
+    if (answer.ok) router.refresh();
+    else setProblem(answer.message);
+  };
+  return (
+    <Note>
+      The lesson has changed since it was given; these bands are from before.{' '}
+      <Button variant="text" className="btn-text" onClick={() => void renew()}>Judge by the lesson as it is now</Button>
+      {problem}
+    </Note>
+  );
+}

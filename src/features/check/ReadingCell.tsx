@@ -1,0 +1,111 @@
+'use client';
+
+import { useState, type KeyboardEvent } from 'react';
+import OverlayTrigger from 'react-bootstrap/OverlayTrigger';
+import Popover from 'react-bootstrap/Popover';
+import type { Expected, VerdictName } from '@/core';
+import { STATUS_WORDS } from '@/ui/StatusMark';
+import { clockTime } from '@/ui/dates';
+import { MiniBand } from './MiniBand';
+
+export interface ShownReading {
+  readonly typed: string;
+  readonly value: number;
+  readonly kind: 'first' | 'correction' | 'retest';
+  readonly takenAt: string;
+}
+
+interface Props {
+  readonly label: string;
+  readonly row: number;
+  readonly column: number;
+  readonly band: Expected | undefined;
+  readonly history: readonly ShownReading[];
+  readonly verdict: VerdictName | undefined;
+  /** Text that was typed and not taken, with the reason elsewhere in the row. */
+  readonly refused: string | undefined;
+  onCommit(typed: string): boolean;
+  onFocus(): void;
+  onRevert(): void;
+}
+
+/** One checkpoint of one bench: type a figure, Enter, next bench. */
+export function ReadingCell(props: Props) {
+  const { label, row, column, band, history, verdict, refused } = props;
+  const current = history[history.length - 1];
+  const [typed, setTyped] = useState<string | undefined>();
+  const shown = typed ?? refused ?? current?.typed ?? '';
+  const commit = (): boolean => {
+    const text = (typed ?? '').trim();
+    setTyped(undefined);
+    if (typed === undefined || text === (current?.typed ?? '')) return true;
+    return text === '' || props.onCommit(text);
+  };
+  const key = (event: KeyboardEvent<HTMLInputElement>) => {
+    const step = event.key === 'Enter' ? (event.shiftKey ? -1 : 1) : { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    if (event.key === 'Escape') {
+      setTyped(undefined);
+      props.onRevert();
+    }
+    if (step === undefined) return;
+    event.preventDefault();
+    if (commit()) focusCell(row + step, column);
+  };
+  return (
+    <td className={verdict === 'off' ? 'reading off' : 'reading'}>
+      <div className="reading-line">
+        <input
+          id={cellId(row, column)}
+          aria-label={verdict ? `${label}, ${STATUS_WORDS[verdict]}` : label}
+          aria-invalid={refused !== undefined}
+          inputMode="decimal"
+          autoComplete="off"
+          value={shown}
+          onChange={(event) => setTyped(event.target.value)}
+          onFocus={(event) => {
+            event.target.select();
+            props.onFocus();
+          }}
+          onBlur={commit}
+          onKeyDown={key}
+        />
+        {history.length > 1 && <Earlier history={history} label={label} />}
+      </div>
+      {band && current && verdict && <MiniBand low={band.low} high={band.high} value={current.value} verdict={verdict} />}
+    </td>
+  );
+}
+
+function cellId(row: number, column: number): string {
+  return `cell-${row}-${column}`;
+}
+
+export function focusCell(row: number, column: number): void {
+  document.getElementById(cellId(row, column))?.focus();
+}
+
+const KIND_WORDS = { first: 'first reading', correction: 'correction', retest: 'retest' } as const;
+
+/** All readings of a cell, newest last: a correction or retest never takes the earlier one away. */
+function Earlier({ history, label }: { history: readonly ShownReading[]; label: string }) {
+  const popover = (
+    <Popover id={`history-${label.replace(/\W+/gu, '-')}`}>
+      <Popover.Body>
+        <ol className="history">
+          {history.map((reading, i) => (
+            <li key={i}>
+              {reading.typed} <span className="soft">{KIND_WORDS[reading.kind]}, {clockTime(reading.takenAt)}</span>
+            </li>
+          ))}
+        </ol>
+      </Popover.Body>
+    </Popover>
+  );
+  return (
+    <OverlayTrigger trigger={['click', 'focus']} placement="bottom" overlay={popover}>
+      <button type="button" className="earlier" aria-label={`${label}: ${history.length} readings`}>
+        {history.length}×
+      </button>
+    </OverlayTrigger>
+  );
+}

@@ -1,0 +1,53 @@
+import type { BandColour, LampType, WireColour } from '@/core';
+
+/** Drawn colours stand in the SVG itself, so that a saved or printed plan keeps them. */
+export const DRAWN = {
+  board: '#fffdf6',
+  edge: '#b9ae97',
+  trench: '#efe7d4',
+  hole: '#c9bfa8',
+  ink: '#1d2b36',
+  soft: '#56636c',
+  plus: '#b1602a',
+  minus: '#1d2b36',
+  leg: '#8a8f90',
+  body: '#ead9b5',
+  pick: '#0e5a66',
+} as const;
+
+export const WIRE_COLOURS: Readonly<Record<WireColour, string>> = {
+  red: '#b1602a',
+  black: '#1d2b36',
+  green: '#2f7a4f',
+  yellow: '#c99a1c',
+  blue: '#2f5f94',
+};
+
+/** Fill and the letter that names the colour for those who cannot see it. */
+export const LAMP_DRAWN: Readonly<Record<LampType, { fill: string; ink: string; letter: string }>> = {
+  infrared: { fill: '#6d6470', ink: '#fff', letter: 'IR' },
+  red: { fill: '#b3322b', ink: '#fff', letter: 'R' },
+  orange: { fill: '#d8742a', ink: '#1d2b36', letter: 'O' },
+  yellow: { fill: '#e6bd3a', ink: '#1d2b36', letter: 'Y' },
+  'yellow-green': { fill: '#a9b83c', ink: '#1d2b36', letter: 'YG' },
+  green: { fill: '#2f8a56', ink: '#fff', letter: 'G' },
+  blue: { fill: '#2d5d9c', ink: '#fff', letter: 'B' },
+  white: { fill: '#fffdf6', ink: '#1d2b36', letter: 'W' },
+  violet: { fill: '#6b4a94', ink: '#fff', letter: 'V' },
+};
+
+export const BAND_FILLS: Readonly<Record<BandColour, string>> = {
+  black: '#1c1c1c',
+  brown: '#6f3f1f',
+  red: '#b3322b',
+  orange: '#dd7a2c',
+  yellow: '#e6c23a',
+  green: '#2f8a56',
+  blue: '#2d5d9c',
+  violet: '#6b4a94',
+  grey: '#8b8b8b',
+  white: '#ffffff',
+  gold: '#b8912f',
+  silver: '#b9bcc0',
+  pink: '#d99aa5',
+};

@@ -1,0 +1,86 @@
+import { drag, pointer, select } from 'd3';
+import { useEffect, useRef } from 'react';
+import { moveLeg, shiftPart, type Outcome, type Plan } from '@/core';
+import { atHole, nearestHole, UNIT, type Point } from './geometry';
+
+interface Held {
+  readonly part: string;
+  readonly pin: string | undefined;
+  readonly start: Point;
+  readonly plan: Plan;
+}
+
+interface Handlers {
+  readonly plan: Plan;
+  onPick(part: string): void;
+  /** A plan while the part is in the hand, or the refusal of the board. */
+  onHover(moved: Outcome<Plan>): void;
+  onDrop(): void;
+}
+
+/** Lets the pointer take a leg, or a whole part by its body, to other holes. */
+export function useBoardDrag(handlers: Handlers) {
+  const svg = useRef<SVGSVGElement>(null);
+  const latest = useRef(handlers);
+  useEffect(() => {
+    latest.current = handlers;
+  });
+  useEffect(() => {
+    const root = svg.current;
+    if (!root) return;
+    let held: Held | undefined;
+    const place = (event: unknown): Point => {
+      const [x, y] = pointer(event, root);
+      return { x, y };
+    };
+    const behaviour = drag<SVGSVGElement, unknown>()
+      .container(root)
+      .filter((event: MouseEvent) => !event.button && partUnder(event.target) !== undefined)
+      .on('start', (event: { sourceEvent: MouseEvent }) => {
+        const part = partUnder(event.sourceEvent.target)!;
+        const pin = (event.sourceEvent.target as Element).getAttribute('data-leg') ?? undefined;
+        held = { part, pin, start: place(event.sourceEvent), plan: latest.current.plan };
+        latest.current.onPick(part);
+      })
+      .on('drag', (event: { sourceEvent: MouseEvent }) => {
+        const moved = held && movedTo(held, place(event.sourceEvent));
+        if (moved) latest.current.onHover(moved);
+      })
+      .on('end', () => {
+        held = undefined;
+        latest.current.onDrop();
+      });
+    select(root).call(behaviour);
+    return () => {
+      select(root).on('.drag', null);
+    };
+  }, []);
+  return svg;
+}
+
+function partUnder(target: EventTarget | null): string | undefined {
+  const group = target instanceof Element ? target.closest('[data-part]') : null;
+  return group?.getAttribute('data-part') ?? undefined;
+}
+
+function movedTo({ part, pin, start, plan }: Held, place: Point): Outcome<Plan> | undefined {
+  if (pin !== undefined) {
+    const hole = nearestHole(plan, place);
+    return hole && moveLeg(plan, part, pin, hole.name);
+  }
+  const rows = Math.round((place.y - start.y) / UNIT);
+  const columns = columnsBetween(plan, part, place.x - start.x);
+  return rows === 0 && columns === 0 ? undefined : shiftPart(plan, part, rows, columns);
+}
+
+/** How many columns a part has been carried sideways: counted from hole to hole, as the trench is wider. */
+function columnsBetween(plan: Plan, part: string, across: number): number {
+  const hole = plan.placements.find((p) => p.part === part)?.legs;
+  const name = hole && Object.values(hole)[0];
+  if (!name) return 0;
+  const from = atHole(plan, name);
+  const target = nearestHole(plan, { x: from.x + across, y: from.y });
+  const letters = 'abcdefghij';
+  const [a, b] = [letters.indexOf(name.charAt(0)), letters.indexOf(target?.column ?? name.charAt(0))];
+  return a < 0 || b < 0 ? 0 : b - a;
+}

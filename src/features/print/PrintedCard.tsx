@@ -1,0 +1,47 @@
+import { cautionsAt, type Sheet } from '@/core';
+import { BoardDrawing } from '@/features/plan/BoardDrawing';
+import { lessonSentence } from '@/messages/lessonSentence';
+import { CAUTION_WORDS } from '@/messages/cautions';
+import { stepWords } from '@/messages/steps';
+import { PrintButton } from './PrintButton';
+import './print.css';
+
+/** The build card on one page: the board, the steps with boxes to tick, cautions at their steps. */
+export function PrintedCard({ title, story, sheet }: { title: string; story: string; sheet: Sheet }) {
+  const start = sheet.cautions.filter(({ place }) => place === 'start' || place === 'kit');
+  return (
+    <article className="printed">
+      <header className="ruled-head">
+        <h1>{title}</h1>
+        <PrintButton />
+      </header>
+      <p className="soft">
+        {lessonSentence(sheet.sums)} · {Math.round(sheet.minutes)} minutes
+      </p>
+      {story && <p>{story}</p>}
+      <div className="printed-columns">
+        <ol className="printed-steps">
+          {sheet.steps.map((step) => {
+            const words = stepWords(step, sheet);
+            return (
+              <li key={step.id} className={step.action === 'gate' ? 'gate' : undefined}>
+                <strong>{words.title}</strong>
+                {words.cue && <p className="cue">{words.cue}</p>}
+                <p>{words.detail}</p>
+                {cautionsAt(step, sheet.cautions).map(({ code }) => (
+                  <p key={code} className="caution-line">{CAUTION_WORDS[code]}</p>
+                ))}
+              </li>
+            );
+          })}
+        </ol>
+        <div>
+          <BoardDrawing plan={sheet.plan} circuit={sheet.circuit} lamp={sheet.sums.lamp.type} title={`Plan of ${title}`} />
+          {start.map(({ code }) => (
+            <p key={code} className="caution-line">{CAUTION_WORDS[code]}</p>
+          ))}
+        </div>
+      </div>
+    </article>
+  );
+}

@@ -1,0 +1,63 @@
+import { formatPlain, formatQuantity, type Sheet } from '@/core';
+import { lessonSentence } from '@/messages/lessonSentence';
+import { CHECKPOINT_NAMES, checkpointName } from '@/messages/names';
+import { PrintButton } from './PrintButton';
+import './print.css';
+
+interface Props {
+  readonly title: string;
+  readonly sheet: Sheet;
+  readonly group: string;
+  readonly students: readonly { readonly id: number; readonly bench: number; readonly nickname: string }[];
+}
+
+const EMPTY_ROWS = 12;
+
+/** The check sheet on one page: what to read where, the bands, and a row a bench to write in. */
+export function PrintedChecks({ title, sheet, group, students }: Props) {
+  const { points } = sheet.expected;
+  const rows = students.length
+    ? students
+    : Array.from({ length: EMPTY_ROWS }, (_, i) => ({ id: i, bench: i + 1, nickname: '' }));
+  return (
+    <article className="printed">
+      <header className="ruled-head">
+        <h1>{title}: check sheet{group && `, ${group}`}</h1>
+        <PrintButton />
+      </header>
+      <p className="soft">{lessonSentence(sheet.sums)}</p>
+      <table className="table">
+        <thead>
+          <tr>
+            <th scope="col">bench</th>
+            {points.map((point) => (
+              <th key={point.id} scope="col">
+                <strong>{checkpointName(point.id)}</strong>, {point.unit === 'A' ? 'mA' : 'V'}
+                <br />
+                {formatPlain(point.low, point.unit === 'A' ? 1e-3 : 1)} – {formatPlain(point.high, point.unit === 'A' ? 1e-3 : 1)}
+              </th>
+            ))}
+            <th scope="col">seen, done</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ id, bench, nickname }) => (
+            <tr key={id} className="write-row">
+              <th scope="row">{bench} {nickname}</th>
+              {points.map((point) => <td key={point.id} />)}
+              <td />
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <ul className="small-print">
+        {points.map((point) => (
+          <li key={point.id}>
+            {checkpointName(point.id)}: {CHECKPOINT_NAMES[point.id]?.probes}. Typical {formatQuantity(point.typical, point.unit)}
+            {point.burden !== undefined && `, the meter’s own ${formatQuantity(point.burden, 'Ω', 2)} counted in`}.
+          </li>
+        ))}
+      </ul>
+    </article>
+  );
+}

@@ -1,0 +1,89 @@
+'use client';
+
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { AGES, formatQuantity, readLampAmps, ROUNDINGS, SERIES_NAMES, type HouseStyle } from '@/core';
+import { sentences } from '@/messages/findings';
+import { AGE_NAMES } from '@/messages/names';
+import { Note } from '@/ui/Note';
+import { useAnswer } from '@/ui/useAnswer';
+import { keepStyle } from './actions';
+
+interface Fields extends Omit<HouseStyle, 'amps' | 'bands' | 'ratingShare' | 'spareRisk'> {
+  amps: string;
+  bands: '4' | '5';
+  ratingPercent: number;
+  riskPercent: number;
+}
+
+const QUESTIONS = {
+  rounding: { label: 'After the sum, take', why: 'Up never goes above the design current. Every school’s current stands beside it on each sheet.' },
+  amps: { label: 'Design current', why: '10 mA looks like 20 mA to the eye, and halves the battery’s drain.' },
+  age: { label: 'Design for a supply that is', why: 'Fresh, so that new cells never push the lamp over its limit.' },
+  side: { label: 'Resistor on the', why: 'Either side carries the same current.' },
+  values: { label: 'Choose values from', why: 'The drawer is what the store holds.' },
+  bands: { label: 'Resistors with', why: '4 bands: ±5 %. 5 bands: ±1 %.' },
+  ratingPercent: { label: 'Resistors stay below, % of their rating', why: 'Half load is cool enough to touch.' },
+  riskPercent: { label: 'Risk of running out of a part, %', why: 'Spares are counted so that the chance stays below this.' },
+  currency: { label: 'Currency', why: 'Shown beside prices.' },
+} as const;
+
+/** The educator's choice wherever practitioners differ; every sheet follows it. */
+export function StyleForm({ style, version }: { style: HouseStyle; version: number }) {
+  const { problem, pending, run } = useAnswer();
+  const [typing, setTyping] = useState('');
+  const [kept, setKept] = useState(false);
+  const { register, handleSubmit } = useForm<Fields>({
+    defaultValues: {
+      ...style,
+      amps: formatQuantity(style.amps, 'A'),
+      bands: style.bands === 4 ? '4' : '5',
+      ratingPercent: Math.round(style.ratingShare * 100),
+      riskPercent: Number((style.spareRisk * 100).toFixed(1)),
+    },
+  });
+  const save = handleSubmit(({ amps, bands, ratingPercent, riskPercent, ...rest }) => {
+    const current = readLampAmps(amps);
+    setTyping(current.ok ? '' : sentences(current.findings));
+    if (!current.ok) return;
+    const next = { ...rest, amps: current.value, bands: Number(bands), ratingShare: ratingPercent / 100, spareRisk: riskPercent / 100 };
+    run(() => keepStyle(version, next), () => setKept(true));
+  });
+  const select = (name: 'rounding' | 'age' | 'side' | 'values' | 'bands', options: readonly (readonly [string, string])[]) => (
+    <Row name={name}>
+      <Form.Select id={name} {...register(name)}>
+        {options.map(([value, words]) => <option key={value} value={value}>{words}</option>)}
+      </Form.Select>
+    </Row>
+  );
+  return (
+    <form onSubmit={(event) => void save(event)} onChange={() => setKept(false)}>
+      {select('rounding', ROUNDINGS.map((r) => [r, { up: 'the next value up', nearest: 'the nearest value', walk: 'walk down until bright enough' }[r]]))}
+      <Row name="amps"><Form.Control id="amps" {...register('amps')} /></Row>
+      {select('age', AGES.map((a) => [a, AGE_NAMES[a]]))}
+      {select('side', [['plus', 'plus side'], ['minus', 'minus side']])}
+      {select('values', [['drawer', 'the drawer'], ...SERIES_NAMES.map((s) => [s, `the ${s} series`] as const)])}
+      {select('bands', [['4', '4 bands'], ['5', '5 bands']])}
+      <Row name="ratingPercent"><Form.Control id="ratingPercent" type="number" {...register('ratingPercent', { valueAsNumber: true })} /></Row>
+      <Row name="riskPercent"><Form.Control id="riskPercent" type="number" step="0.1" {...register('riskPercent', { valueAsNumber: true })} /></Row>
+      <Row name="currency"><Form.Control id="currency" maxLength={3} {...register('currency')} /></Row>
+      <div className="button-row pt-3">
+        <Button type="submit" disabled={pending}>Save the house style</Button>
+        {kept && <span role="status">Saved. Every sheet follows it from now on.</span>}
+      </div>
+      {(problem || typing) && <Note kind="refusal" live>{typing || problem}</Note>}
+    </form>
+  );
+}
+
+function Row({ name, children }: { name: keyof typeof QUESTIONS; children: React.ReactNode }) {
+  return (
+    <div className="setting-row">
+      <label htmlFor={name}>{QUESTIONS[name].label}</label>
+      <div>{children}</div>
+      <div className="small-print">{QUESTIONS[name].why}</div>
+    </div>
+  );
+}

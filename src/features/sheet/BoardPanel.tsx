@@ -1,0 +1,162 @@
+'use client';
+
+import { useState, type KeyboardEvent } from 'react';
+import Button from 'react-bootstrap/Button';
+import { accepted, formatQuantity, moveLeg, shiftPart, standInFor, turnPart, type AsBuilt, type Finding, type Sheet } from '@/core';
+import { BoardDrawing } from '@/features/plan/BoardDrawing';
+import { useBoardDrag } from '@/features/plan/useBoardDrag';
+import { sentence } from '@/messages/findings';
+import { capital, checkpointName, partName } from '@/messages/names';
+import { StatusMark } from '@/ui/StatusMark';
+import type { Trial } from './useTrial';
+
+interface Props {
+  readonly sheet: Sheet;
+  readonly trial: Trial;
+  readonly picked: string | undefined;
+  onPick(part: string | undefined): void;
+}
+
+/** The board as it stands, in view at every stage: parts can be picked up, moved, turned and replaced. */
+export function BoardPanel({ sheet, trial, picked, onPick }: Props) {
+  const plan = trial.plan ?? sheet.plan;
+  const svg = useBoardDrag({
+    plan,
+    onPick,
+    onHover: (moved) => trial.edit(moved, true),
+    onDrop: trial.drop,
+  });
+  const act = actionsFor(trial, plan);
+  const key = (part: string, event: KeyboardEvent) => {
+    const leg = event.shiftKey;
+    const step = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] }[event.key];
+    if (step && leg) act.nudgeLeg(part, step[0]!);
+    else if (step) trial.edit(shiftPart(plan, part, step[0]!, step[1]!));
+    else if (event.key === 't') act.turn(part);
+    else if (event.key === 'w') act.wire(part);
+    else if (event.key === 'Escape') trial.putBack();
+    else return;
+    event.preventDefault();
+  };
+  return (
+    <aside className="board-panel" aria-label="As it stands on the board">
+      <div className="ruled-head">
+        <h2>As it stands on the board</h2>
+        <span className="tag">half board</span>
+      </div>
+      <BoardDrawing
+        plan={plan}
+        circuit={sheet.circuit}
+        lamp={sheet.sums.lamp.type}
+        title="The plan on the board"
+        picked={picked}
+        onPick={onPick}
+        onKey={key}
+        svgRef={svg}
+      />
+      {picked && <PickedTools part={picked} act={act} isWire={isWire(plan, picked)} />}
+      <WhatHappens built={trial.built} refusal={trial.refusal} isTrial={trial.isTrial} />
+      {trial.isTrial && (
+        <Button variant="quiet" size="sm" onClick={trial.putBack}>
+          Put it back
+        </Button>
+      )}
+      <ReadingsNow sheet={sheet} built={trial.built} />
+    </aside>
+  );
+}
+
+function isWire(plan: Sheet['plan'], part: string): boolean {
+  return plan.placements.find((p) => p.part === part)?.standIn?.kind === 'wire';
+}
+
+function actionsFor(trial: Trial, plan: Sheet['plan']) {
+  return {
+    turn: (part: string) => trial.edit(turnPart(plan, part)),
+    shift: (part: string, rows: number, columns: number) => trial.edit(shiftPart(plan, part, rows, columns)),
+    nudgeLeg: (part: string, rows: number) => {
+      const legs = plan.placements.find((p) => p.part === part)?.legs ?? {};
+      const [pin, hole] = Object.entries(legs).slice(-1)[0] ?? [];
+      const row = Number(hole?.match(/\d+$/u)?.[0]);
+      if (pin && hole) trial.edit(moveLeg(plan, part, pin, hole.replace(/\d+$/u, String(row + rows))));
+    },
+    wire: (part: string) =>
+      trial.edit(accepted(standInFor(plan, part, isWire(plan, part) ? undefined : { kind: 'wire' }))),
+  };
+}
+
+function PickedTools({ part, act, isWire: wired }: { part: string; act: ReturnType<typeof actionsFor>; isWire: boolean }) {
+  const canReplace = /^[RD]/u.test(part);
+  return (
+    <div className="picked-tools" role="group" aria-label={`With ${partName(part)}`}>
+      <span className="small-print">{capital(partName(part))}:</span>
+      <Button variant="quiet" size="sm" onClick={() => act.shift(part, -1, 0)}>
+        row up
+      </Button>
+      <Button variant="quiet" size="sm" onClick={() => act.shift(part, 1, 0)}>
+        row down
+      </Button>
+      <Button variant="quiet" size="sm" onClick={() => act.turn(part)}>
+        turn round
+      </Button>
+      <Button variant="quiet" size="sm" onClick={() => act.nudgeLeg(part, 1)}>
+        second leg a row on
+      </Button>
+      {canReplace && (
+        <Button variant="quiet" size="sm" onClick={() => act.wire(part)}>
+          {wired ? 'part back in' : 'wire instead'}
+        </Button>
+      )}
+    </div>
+  );
+}
+
+function WhatHappens({ built, refusal, isTrial }: { built: AsBuilt | undefined; refusal: Finding | undefined; isTrial: boolean }) {
+  if (!built) return <p className="small-print">Reading the board…</p>;
+  const bad = built.findings.some((f) => f.severity !== 'note') || !built.asWanted;
+  return (
+    <div className="what-happens" role="status">
+      {refusal && <p className="off-text">{sentence(refusal)}</p>}
+      <div className="verdict-line">
+        <StatusMark status={bad ? 'off' : 'right'} size={13} />
+        <div>
+          <strong>{bad ? 'Not as planned.' : 'Right.'}</strong> {built.findings.map(sentence).map(capital).join(' ')}
+          {!isTrial && <span className="small-print"> Pick up a part to see what a mistake would do.</span>}
+          {isTrial && bad && <span className="small-print"> Steps and checks stay with the plan that works.</span>}
+        </div>
+      </div>
+    </div>
+  );
+}
+
+/** What a meter would show at each checkpoint of the board as it stands, beside the band of a right build. */
+function ReadingsNow({ sheet, built }: { sheet: Sheet; built: AsBuilt | undefined }) {
+  const solved = built?.solved;
+  return (
+    <table className="table readings-now">
+      <caption className="visually-hidden">What the meter would read</caption>
+      <tbody>
+        {sheet.expected.points.map((point) => {
+          const checkpoint = sheet.checkpoints.find((c) => c.id === point.id)!;
+          const part = solved?.parts[checkpoint.part];
+          const figure = part && (checkpoint.measure === 'volts' ? part.volts : part.amps);
+          return (
+            <tr key={point.id}>
+              <th scope="row">{checkpointName(point.id)}</th>
+              <td className="figure">{figure === undefined ? '–' : formatQuantity(settled(figure), point.unit)}</td>
+              <td className="figure soft">
+                {point.unit === 'A' && 'meter in: '}
+                {formatQuantity(point.low, point.unit)} – {formatQuantity(point.high, point.unit)}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+/** Below what any meter shows, a figure is nothing. */
+function settled(figure: number): number {
+  return Math.abs(figure) < 1e-7 ? 0 : figure;
+}

@@ -1,0 +1,130 @@
+'use client';
+
+import { useSearchParams } from 'next/navigation';
+import { useEffect, useMemo, useState } from 'react';
+import type { Outcome, Plan, Sheet, SheetRequest } from '@/core';
+import { sentence } from '@/messages/findings';
+import type { SheetSurroundings } from '@/server/lessonSheet';
+import type { LessonContent } from '@/server/repositories/lessons';
+import { Note } from '@/ui/Note';
+import { BoardPanel } from './BoardPanel';
+import { Marking } from './Changed';
+import { SentenceBar } from './SentenceBar';
+import { SheetHead } from './SheetHead';
+import { StageMargin, STAGES, type Stage } from './StageMargin';
+import { StageView } from './StageView';
+import { useLessonDraft } from './useLessonDraft';
+import { useSheet } from './useSheet';
+import { useTrial } from './useTrial';
+import './sheet.css';
+
+export interface GroupChoice {
+  readonly id: number;
+  readonly name: string;
+  readonly students: number;
+}
+export interface GivenSession {
+  readonly id: number;
+  readonly groupName: string;
+  readonly onDate: string;
+}
+
+export interface LessonSheetProps {
+  readonly id: number;
+  readonly place: string;
+  readonly content: LessonContent;
+  readonly version: number;
+  readonly updatedAt: string;
+  readonly archived: boolean;
+  readonly first: Outcome<Sheet>;
+  readonly surroundings: SheetSurroundings;
+  readonly restDraws: number;
+  readonly groups: readonly GroupChoice[];
+  readonly sessions: readonly GivenSession[];
+  readonly today: string;
+}
+
+/** One lesson is one sheet: always solved, every figure hanging on the same circuit. */
+export function LessonSheet(props: LessonSheetProps) {
+  const { surroundings } = props;
+  const draft = useLessonDraft(props.id, props.content, props.version, props.updatedAt);
+  const { content } = draft;
+  const request = useMemo(() => requestOf(content, surroundings), [content, surroundings]);
+  const { sheet, refusals, draws, failure } = useSheet(props.first, request, props.restDraws);
+  const trial = useTrial(sheet, (plan: Plan) => draft.change({ ...content, plan }));
+  const [picked, setPicked] = useState<string | undefined>();
+  const [marking, setMarking] = useState(false);
+  const [stage, setStage] = useStage();
+  useUndoKeys(draft.undo, draft.redo);
+
+  const setParams = (params: LessonContent['choice']['params']) => {
+    setMarking(true);
+    trial.putBack();
+    draft.change({ ...content, choice: { ...content.choice, params } });
+  };
+  const layOut = () => {
+    trial.putBack();
+    draft.change({ ...content, plan: null });
+  };
+  return (
+    <Marking value={marking}>
+      <div className="lesson">
+        <StageMargin stage={stage} sheet={sheet} sessions={props.sessions} trial={trial.isTrial} onStage={setStage} />
+        <div className="lesson-main">
+          <SheetHead draft={draft} id={props.id} place={props.place} archived={props.archived} />
+          <div onBlur={() => setMarking(false)}>
+            <SentenceBar params={content.choice.params} style={surroundings.style} onChange={setParams} />
+          </div>
+          {failure && <Note kind="refusal" live>{failure}</Note>}
+          {refusals.map((finding) => (
+            <Note key={finding.code} kind="refusal" live>{sentence(finding)}</Note>
+          ))}
+          {refusals.length > 0 && sheet && <p className="small-print">The figures below are the last ones that worked.</p>}
+          {sheet?.findings.map((finding) => (
+            <Note key={finding.code}>{sentence(finding)}</Note>
+          ))}
+          <div className={refusals.length ? 'stage-view stale' : 'stage-view'}>
+            <StageView
+              {...{ stage, sheet, content, trial, draws, surroundings }}
+              lessonId={props.id}
+              groups={props.groups}
+              sessions={props.sessions}
+              today={props.today}
+              onContent={draft.change}
+              onPick={setPicked}
+              onLayOut={layOut}
+            />
+          </div>
+        </div>
+        {sheet && <BoardPanel sheet={sheet} trial={trial} picked={picked} onPick={setPicked} />}
+      </div>
+    </Marking>
+  );
+}
+
+function requestOf({ choice, plan, ageGroup }: LessonContent, surroundings: SheetSurroundings): SheetRequest {
+  return { ...surroundings, choice, ageGroup, plan: plan ?? undefined };
+}
+
+function useStage(): [Stage, (stage: Stage) => void] {
+  const asked = useSearchParams().get('stage');
+  const stage = STAGES.find((name) => name === asked) ?? 'sums';
+  return [stage, (next) => window.history.pushState(null, '', `?stage=${next}`)];
+}
+
+/** Ctrl+Z and Ctrl+Y outside text fields, which have their own. */
+function useUndoKeys(undo: (() => void) | undefined, redo: (() => void) | undefined): void {
+  useEffect(() => {
+    const key = (event: KeyboardEvent) => {
+      const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
+      if (typing || !(event.ctrlKey || event.metaKey)) return;
+      const again = event.key === 'y' || (event.key === 'Z' && event.shiftKey);
+      const action = event.key === 'z' ? undo : again ? redo : undefined;
+      if (!action) return;
+      event.preventDefault();
+      action();
+    };
+    window.addEventListener('keydown', key);
+    return () => window.removeEventListener('keydown', key);
+  }, [undo, redo]);
+}

@@ -1,0 +1,89 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { clockTime } from '@/ui/dates';
+import { Note } from '@/ui/Note';
+import { putAwayLesson } from './actions';
+import type { useLessonDraft } from './useLessonDraft';
+
+type Draft = ReturnType<typeof useLessonDraft>;
+
+interface Props {
+  readonly draft: Draft;
+  readonly id: number;
+  readonly place: string;
+  readonly archived: boolean;
+}
+
+/** Title, saving, undo, and the lesson as a file. */
+export function SheetHead({ draft, id, place, archived }: Props) {
+  const router = useRouter();
+  const [problem, setProblem] = useState('');
+  const { content } = draft;
+  const putAway = async () => {
+    const answer = await putAwayLesson(id, !archived);
+    if (answer.ok) router.push(archived ? `/lessons/${id}` : '/lessons');
+    else setProblem(answer.message);
+  };
+  return (
+    <div className="sheet-head">
+      <div className="sheet-tools no-print">
+        <span className="small-print">{place}</span>
+        <span className="small-print save-state" role="status">
+          {saveWords(draft)}
+        </span>
+        <Button variant="quiet" size="sm" disabled={!draft.undo} onClick={draft.undo}>Undo</Button>
+        <Button variant="quiet" size="sm" disabled={!draft.redo} onClick={draft.redo}>Redo</Button>
+        <a className="btn btn-quiet btn-sm" href={`/lessons/${id}/lesson.json`}>Export</a>
+        <Button variant="quiet" size="sm" onClick={() => void putAway()}>{archived ? 'Take out again' : 'Put away'}</Button>
+      </div>
+      <input
+        className="title-field"
+        aria-label="Title of the lesson"
+        aria-invalid={content.title.trim() === ''}
+        maxLength={80}
+        value={content.title}
+        onChange={(event) => draft.change({ ...content, title: event.target.value })}
+      />
+      {content.title.trim() === '' && <Note kind="refusal">A lesson needs a title before it can be saved.</Note>}
+      {archived && <Note>This lesson is put away. It can still be read, and taken out again.</Note>}
+      {problem && <Note kind="refusal" live>{problem}</Note>}
+      <Unsaved draft={draft} />
+    </div>
+  );
+}
+
+function saveWords({ save }: Draft): string {
+  if (save.kind === 'saved') return `saved ${clockTime(save.at)}`;
+  return save.kind === 'waiting' ? 'saving…' : 'not saved';
+}
+
+function Unsaved({ draft }: { draft: Draft }) {
+  const { save, found } = draft;
+  return (
+    <>
+      {save.kind === 'failed' && (
+        <Note kind="refusal" live>
+          {save.message}{' '}
+          {save.conflict ? (
+            <>
+              <Button variant="text" className="btn-text" onClick={() => void draft.takeTheirs()}>Load theirs</Button>{' '}
+              <Button variant="text" className="btn-text ms-3" onClick={() => void draft.keepMine()}>Save mine over it</Button>
+            </>
+          ) : (
+            <Button variant="text" className="btn-text" onClick={draft.retry}>Save again</Button>
+          )}
+        </Note>
+      )}
+      {found && (
+        <Note live>
+          Changes made here at {clockTime(found.at)} were not saved.{' '}
+          <Button variant="text" className="btn-text" onClick={draft.restore}>Bring them back</Button>{' '}
+          <Button variant="text" className="btn-text ms-3" onClick={draft.forget}>Forget them</Button>
+        </Note>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,64 @@
+import type { Sheet } from '@/core';
+import type { SheetSurroundings } from '@/server/lessonSheet';
+import type { LessonContent } from '@/server/repositories/lessons';
+import type { GivenSession, GroupChoice } from './LessonSheet';
+import type { Stage } from './StageMargin';
+import { AimStage } from './stages/AimStage';
+import { ChecksStage } from './stages/ChecksStage';
+import { ClassStage } from './stages/ClassStage';
+import { KitStage } from './stages/KitStage';
+import { PartsStage } from './stages/PartsStage';
+import { PlanStage } from './stages/PlanStage';
+import { StepsStage } from './stages/StepsStage';
+import { SumsStage } from './stages/SumsStage';
+import type { Trial } from './useTrial';
+
+interface Props {
+  readonly stage: Stage;
+  readonly sheet: Sheet | undefined;
+  readonly content: LessonContent;
+  readonly trial: Trial;
+  readonly draws: number;
+  readonly surroundings: SheetSurroundings;
+  readonly lessonId: number;
+  readonly groups: readonly GroupChoice[];
+  readonly sessions: readonly GivenSession[];
+  readonly today: string;
+  onContent(content: LessonContent): void;
+  onPick(part: string | undefined): void;
+  onLayOut(): void;
+}
+
+/** The stage that is open. Aim and class stand without sums; the others wait for one that works. */
+export function StageView(props: Props) {
+  const { stage, sheet, content, trial, surroundings, lessonId } = props;
+  const { style } = surroundings;
+  if (stage === 'aim') return <AimStage content={content} sheet={sheet} onChange={props.onContent} />;
+  if (stage === 'class') {
+    return <ClassStage lessonId={lessonId} groups={props.groups} sessions={props.sessions} today={props.today} />;
+  }
+  if (!sheet) return <p className="soft">As soon as the sentence above can be met, this stage fills itself in.</p>;
+  switch (stage) {
+    case 'parts':
+      return <PartsStage sheet={sheet} style={style} />;
+    case 'sums':
+      return <SumsStage sheet={sheet} style={style} />;
+    case 'plan':
+      return (
+        <PlanStage
+          {...{ sheet, trial, style }}
+          shelf={surroundings.shelf}
+          title={content.title}
+          kept={sheet.planKept}
+          onPick={props.onPick}
+          onLayOut={props.onLayOut}
+        />
+      );
+    case 'steps':
+      return <StepsStage sheet={sheet} printHref={`/print/${lessonId}/card`} onRing={props.onPick} />;
+    case 'checks':
+      return <ChecksStage sheet={sheet} draws={props.draws} printHref={`/print/${lessonId}/checks`} />;
+    case 'kit':
+      return <KitStage sheet={sheet} style={style} csvHref={`/lessons/${lessonId}/kit.csv`} />;
+  }
+}

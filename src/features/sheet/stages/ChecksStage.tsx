@@ -1,0 +1,67 @@
+import { formatQuantity, type Sheet } from '@/core';
+import { BandChart } from '@/features/charts/BandChart';
+import { CHECKPOINT_NAMES, checkpointName } from '@/messages/names';
+import { Changed } from '../Changed';
+
+/** What the meter should read at each checkpoint, and how far right builds spread. */
+export function ChecksStage({ sheet, draws, printHref }: { sheet: Sheet; draws: number; printHref: string }) {
+  const { points, unsettled } = sheet.expected;
+  return (
+    <>
+      <section className="ruled">
+        <div className="ruled-head">
+          <h2>What the meter should read</h2>
+          <a className="btn btn-quiet btn-sm no-print" href={printHref} target="_blank" rel="noreferrer">
+            Print the check sheet
+          </a>
+        </div>
+        <table className="table">
+          <thead>
+            <tr>
+              <th scope="col">checkpoint</th>
+              <th scope="col" className="figure">typical</th>
+              <th scope="col" className="figure">95 of 100 between</th>
+              <th scope="col" className="figure">worst corners</th>
+            </tr>
+          </thead>
+          <tbody>
+            {points.map((point) => {
+              const q = (value: number) => formatQuantity(value, point.unit);
+              return (
+                <tr key={point.id}>
+                  <th scope="row">
+                    {checkpointName(point.id)}
+                    <div className="small-print">
+                      {CHECKPOINT_NAMES[point.id]?.probes}
+                      {point.burden !== undefined && `; the meter’s own ${q2(point.burden)} is counted in`}
+                    </div>
+                  </th>
+                  <td className="figure strong"><Changed>{q(point.typical)}</Changed></td>
+                  <td className="figure">{q(point.low)} – {q(point.high)}</td>
+                  <td className="figure soft">{q(point.worstLow)} – {q(point.worstHigh)}</td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+        <p className="small-print mt-2">
+          From {draws.toLocaleString('en')} drawn builds: supply, resistor and lamp each anywhere in their spread.
+          {unsettled > 0 && ` ${unsettled} draws did not settle and are left out.`}
+        </p>
+      </section>
+      {points.map((point) => (
+        <section key={point.id} className="ruled">
+          <h3>{checkpointName(point.id)}</h3>
+          <BandChart point={point} name={checkpointName(point.id)} />
+        </section>
+      ))}
+      <p className="small-print">
+        Line: typical. Shaded: 95 of 100 right builds. Red ticks: every part at its worst end at once.
+      </p>
+    </>
+  );
+}
+
+function q2(ohms: number): string {
+  return formatQuantity(ohms, 'Ω', 2);
+}

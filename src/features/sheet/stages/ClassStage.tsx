@@ -1,0 +1,74 @@
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { dayName } from '@/ui/dates';
+import { Note } from '@/ui/Note';
+import { giveLesson } from '../actions';
+import type { GivenSession, GroupChoice } from '../LessonSheet';
+
+interface Props {
+  readonly lessonId: number;
+  readonly groups: readonly GroupChoice[];
+  readonly sessions: readonly GivenSession[];
+  readonly today: string;
+}
+
+/** Giving the lesson to a group on a day, and the sessions it has been given so far. */
+export function ClassStage({ lessonId, groups, sessions, today }: Props) {
+  const router = useRouter();
+  const [groupId, setGroupId] = useState(groups[0]?.id ?? 0);
+  const [day, setDay] = useState(today);
+  const [problem, setProblem] = useState('');
+  const [pending, start] = useTransition();
+  const give = () =>
+    start(async () => {
+      const answer = await giveLesson(lessonId, groupId, day);
+      if (!answer.ok) return setProblem(answer.message);
+      setProblem('');
+      router.refresh();
+    });
+  return (
+    <>
+      <section className="ruled">
+        <h2>Give this lesson to a group</h2>
+        {groups.length === 0 ? (
+          <p className="pt-3">
+            There is no group yet. <Link href="/classes">Make one first.</Link>
+          </p>
+        ) : (
+          <div className="give-row">
+            <Form.Group controlId="give-group">
+              <Form.Label>Group</Form.Label>
+              <Form.Select value={groupId} onChange={(event) => setGroupId(Number(event.target.value))}>
+                {groups.map(({ id, name, students }) => (
+                  <option key={id} value={id}>{`${name} (${students})`}</option>
+                ))}
+              </Form.Select>
+            </Form.Group>
+            <Form.Group controlId="give-day">
+              <Form.Label>Day</Form.Label>
+              <Form.Control type="date" value={day} onChange={(event) => setDay(event.target.value)} />
+            </Form.Group>
+            <Button disabled={pending} onClick={give}>
+              {pending ? 'Working out the bands…' : 'Give it'}
+            </Button>
+          </div>
+        )}
+        {problem && <Note kind="refusal" live>{problem}</Note>}
+      </section>
+      <section className="ruled">
+        <h2>Given so far</h2>
+        <ul>
+          {sessions.map(({ id, groupName, onDate }) => (
+            <li key={id}>
+              <Link href={`/check/${id}`}>{groupName}, {dayName(onDate)}</Link>
+            </li>
+          ))}
+          {sessions.length === 0 && <li className="soft">Not yet.</li>}
+        </ul>
+      </section>
+    </>
+  );
+}

@@ -1,0 +1,229 @@
+import { Fragment } from 'react';
+import {
+  formatHours,
+  formatOhms,
+  formatPercent,
+  formatQuantity,
+  letterCode,
+  MINUS,
+  SUPPLIES,
+  type BandColour,
+  type HouseStyle,
+  type School,
+  type Sheet,
+  type SingleSums,
+} from '@/core';
+import { ResistorDrawing } from '@/features/plan/ResistorDrawing';
+import { AGE_NAMES, BRIGHTNESS_WORDS } from '@/messages/names';
+import { schoolWords } from '@/messages/schools';
+import { Changed } from '../Changed';
+
+const V = (volts: number) => formatQuantity(volts, 'V');
+const A = (amps: number) => formatQuantity(amps, 'A');
+const W = (watts: number) => formatQuantity(watts, 'W', 2);
+
+/** The working line by line, as it would be written on the board, and the other schools beside it. */
+export function SumsStage({ sheet, style }: { sheet: Sheet; style: HouseStyle }) {
+  const { sums } = sheet;
+  return (
+    <>
+      <section className="ruled">
+        <h2>Sums</h2>
+        <table className="table sums">
+          <tbody>
+            {working(sums, style).map(({ name, work, figure, strong }) => (
+              <tr key={name}>
+                <th scope="row">{name}</th>
+                <td className="soft">{work}</td>
+                <td className={strong ? 'figure strong' : 'figure'}>
+                  <Changed>{figure}</Changed>
+                </td>
+              </tr>
+            ))}
+            <BandsRow count={4} bands={sums.bands4} ohms={sums.chosen} />
+            <BandsRow count={5} bands={sums.bands5} ohms={sums.chosen} />
+          </tbody>
+        </table>
+      </section>
+      <Ages sums={sums} />
+      <Schools sums={sums} />
+    </>
+  );
+}
+
+interface Line {
+  readonly name: string;
+  readonly work: string;
+  readonly figure: string;
+  readonly strong?: boolean;
+}
+
+function working(sums: SingleSums, style: HouseStyle): Line[] {
+  const { supply, supplyFigures, lampVolts, voltsLeft, wanted, loopOhms, exactOhms, around, design } = sums;
+  const perCell = supplyFigures.volts / supply.cells;
+  const cells = SUPPLIES[supply.kind].cellsMost > 1 && supply.cells > 1;
+  const between = [around.down, around.up].filter((ohms) => ohms !== undefined).map(formatOhms);
+  const rating = sums.rating;
+  return [
+    {
+      name: `supply, ${AGE_NAMES[supply.age]}`,
+      work: cells ? `${supply.cells} × ${V(perCell)}` : 'as it comes',
+      figure: V(supplyFigures.volts),
+    },
+    {
+      name: `the lamp takes, at ${A(wanted)}`,
+      work: `off its curve: ${V(sums.lamp.vf)} at ${formatQuantity(sums.lamp.at, 'A', 2)}`,
+      figure: V(lampVolts),
+    },
+    {
+      name: 'volts left for the resistor',
+      work: `${V(supplyFigures.volts)} ${MINUS} ${V(lampVolts)}`,
+      figure: V(voltsLeft),
+    },
+    {
+      name: 'divided by the wanted current',
+      work: `${V(voltsLeft)} ÷ ${A(wanted)}`,
+      figure: formatQuantity(loopOhms, 'Ω', 4),
+    },
+    {
+      name: 'less the supply’s own ohms',
+      work: `${formatQuantity(loopOhms, 'Ω', 4)} ${MINUS} ${formatQuantity(supplyFigures.ohms, 'Ω')}`,
+      figure: formatQuantity(exactOhms, 'Ω', 4),
+    },
+    {
+      name: `to choose from, ${{ up: 'next value up', nearest: 'nearest value', walk: 'walked down' }[sums.rounding]}`,
+      work: between.join(' | '),
+      figure: formatOhms(sums.chosen),
+      strong: true,
+    },
+    {
+      name: 'real current with it',
+      work: `solved: ${V(design.resistorVolts)} ÷ ${formatOhms(sums.chosen)}, ${formatPercent(design.share)} of the limit`,
+      figure: A(design.amps),
+      strong: true,
+    },
+    {
+      name: 'heat in the resistor',
+      work: `${A(sums.hottest.amps)} × ${V(sums.hottest.resistorVolts)}${rating ? `, a ${ratingWords(rating)} part stays under ${formatPercent(style.ratingShare)}` : ', more than any rating here: use a lower supply'}`,
+      figure: W(sums.hottest.resistorWatts),
+    },
+    {
+      name: 'heat and light of the lamp',
+      work: `${A(sums.hottest.amps)} × ${V(sums.hottest.lampVolts)}`,
+      figure: W(sums.hottest.lampWatts),
+    },
+    ...(sums.hours === undefined
+      ? []
+      : [
+          {
+            name: 'battery hours',
+            work: `${formatQuantity(supplyFigures.capacity ?? 0, 'Ah')} ÷ ${A(sums.ages.find((row) => row.age === 'nominal')!.amps)}`,
+            figure: formatHours(sums.hours),
+          },
+        ]),
+  ];
+}
+
+function ratingWords(watts: number): string {
+  return { 0.125: '⅛ W', 0.25: '¼ W', 0.5: '½ W' }[watts] ?? `${watts} W`;
+}
+
+function BandsRow({ count, bands, ohms }: { count: number; bands: readonly BandColour[] | undefined; ohms: number }) {
+  return (
+    <tr>
+      <th scope="row">{count} bands</th>
+      <td className="soft">
+        {bands ? (
+          <>
+            {bands.join(', ')} <span className="ps-2">({letterCode(ohms)})</span>
+          </>
+        ) : (
+          'cannot be written in so few digits'
+        )}
+      </td>
+      <td className="figure">{bands && <ResistorDrawing bands={bands} title={bands.join(', ')} />}</td>
+    </tr>
+  );
+}
+
+function Ages({ sums }: { sums: SingleSums }) {
+  if (SUPPLIES[sums.supply.kind].style === 'bench') return null;
+  return (
+    <section className="ruled">
+      <h2>As the supply ages</h2>
+      <table className="table">
+        <thead>
+          <tr>
+            <th scope="col">supply</th>
+            <th scope="col" className="figure">volts</th>
+            <th scope="col" className="figure">current</th>
+            <th scope="col" className="figure">across R1</th>
+            <th scope="col" className="figure">across the lamp</th>
+            <th scope="col" className="ps-4">the lamp looks</th>
+          </tr>
+        </thead>
+        <tbody>
+          {sums.ages.map((row) => (
+            <tr key={row.age}>
+              <th scope="row">{AGE_NAMES[row.age]}</th>
+              <td className="figure"><Changed>{V(row.supplyVolts)}</Changed></td>
+              <td className="figure"><Changed>{A(row.amps)}</Changed></td>
+              <td className="figure"><Changed>{V(row.resistorVolts)}</Changed></td>
+              <td className="figure"><Changed>{V(row.lampVolts)}</Changed></td>
+              <td className="ps-4">{BRIGHTNESS_WORDS[row.brightness]}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+const QUESTIONS: Readonly<Record<School['question'], string>> = {
+  value: 'which stock value',
+  age: 'which battery volts',
+  'forward volts': 'which forward voltage',
+  current: 'which current',
+};
+
+function Schools({ sums }: { sums: SingleSums }) {
+  return (
+    <section className="ruled">
+      <h2>The other schools</h2>
+      <table className="table">
+        <thead>
+          <tr>
+            <th scope="col">choice</th>
+            <th scope="col" className="figure">resistor</th>
+            <th scope="col" className="figure">fresh</th>
+            <th scope="col" className="figure">as labelled</th>
+            <th scope="col" className="figure">tired</th>
+            <th scope="col" className="figure">of the limit</th>
+          </tr>
+        </thead>
+        <tbody>
+          {sums.schools.map((school, i) => (
+            <Fragment key={`${school.question} ${school.choice}`}>
+              {school.question !== sums.schools[i - 1]?.question && (
+                <tr className="question">
+                  <th scope="rowgroup" colSpan={6}>{QUESTIONS[school.question]}</th>
+                </tr>
+              )}
+              <tr className={school.house ? 'strong' : undefined}>
+                <th scope="row">
+                  {schoolWords(school, sums)}
+                  {school.house && <span className="soft"> (this lesson)</span>}
+                </th>
+                <td className="figure">{formatOhms(school.ohms)}</td>
+                {school.ages.map((row) => (
+                  <td key={row.age} className="figure">{A(row.amps)}</td>
+                ))}
+                <td className="figure">{formatPercent(Math.max(...school.ages.map((row) => row.share)))}</td>
+              </tr>
+            </Fragment>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

@@ -1,0 +1,57 @@
+'use client';
+
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { Finding, Outcome, Sheet, SheetRequest } from '@/core';
+import { coreWorker } from '@/workers/client';
+import { LatestOnly } from '@/workers/latestOnly';
+
+export interface SheetState {
+  /** The newest sheet that works; it stays while the wishes cannot be met. */
+  readonly sheet: Sheet | undefined;
+  /** Why the wishes as they stand have no sheet; empty when they have. */
+  readonly refusals: readonly Finding[];
+  readonly draws: number;
+  readonly failure?: string;
+}
+
+const REST_AFTER_MS = 500;
+
+/** Keeps a sheet solved while its wishes change: a few thousand draws while typing, more at rest, both in workers. */
+export function useSheet(first: Outcome<Sheet>, request: SheetRequest, restDraws: number): SheetState {
+  const [state, setState] = useState<SheetState>(() => stateOf(first, undefined, request.draws.samples));
+  const key = useMemo(() => JSON.stringify(request), [request]);
+  const asked = useRef(request);
+  const solvers = useRef<Record<'quick' | 'careful', LatestOnly<SheetRequest, Outcome<Sheet>>>>(undefined);
+
+  useEffect(() => {
+    const take = (outcome: Outcome<Sheet>, question: SheetRequest) =>
+      setState((before) => stateOf(outcome, before.sheet, question.draws.samples));
+    const fail = (error: unknown) =>
+      setState((before) => ({ ...before, failure: `The sums stopped: ${String(error)}. Reload the page.` }));
+    solvers.current = {
+      quick: new LatestOnly((q) => coreWorker('quick').sheet(q), take, fail),
+      careful: new LatestOnly((q) => coreWorker('careful').sheet(q), take, fail),
+    };
+  }, []);
+
+  useEffect(() => {
+    const now = JSON.parse(key) as SheetRequest;
+    const changed = JSON.stringify(asked.current) !== key;
+    asked.current = now;
+    solvers.current?.careful.cancel();
+    if (changed) solvers.current?.quick.ask(now);
+    const timer = setTimeout(() => {
+      const careful = { ...now, draws: { ...now.draws, samples: restDraws } };
+      solvers.current?.careful.ask(careful);
+    }, REST_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [key, restDraws]);
+
+  return state;
+}
+
+function stateOf(outcome: Outcome<Sheet>, before: Sheet | undefined, draws: number): SheetState {
+  return outcome.ok
+    ? { sheet: outcome.value, refusals: [], draws }
+    : { sheet: before, refusals: outcome.findings, draws };
+}

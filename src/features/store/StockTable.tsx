@@ -1,0 +1,100 @@
+'use client';
+
+import { createColumnHelper, createSortedRowModel, rowSortingFeature, sortFns, tableFeatures, useTable } from '@tanstack/react-table';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { money } from '@/messages/money';
+import { stockName } from '@/messages/names';
+import type { StockRow } from '@/server/repositories/stock';
+import { SortHead } from '@/ui/SortHead';
+import { changeStock } from './actions';
+
+const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns });
+const helper = createColumnHelper<typeof features, StockRow>();
+const columns = helper.columns([
+  helper.accessor((row) => stockName(row.spec), { id: 'part', header: 'part' }),
+  helper.accessor('have', { header: 'in store' }),
+  helper.accessor('packSize', { header: 'pack of' }),
+  helper.accessor('packCents', { header: 'price of a pack' }),
+  helper.accessor('place', { header: 'place' }),
+]);
+
+/** The stock, row by row; a row opens into its figures. */
+export function StockTable({ rows, currency }: { rows: StockRow[]; currency: string }) {
+  const [open, setOpen] = useState<number | undefined>();
+  const table = useTable({ features, columns, data: rows });
+  return (
+    <table className="table">
+      <thead>
+        <tr>
+          {table.getHeaderGroups()[0]!.headers.map((header) => (
+            <SortHead key={header.id} figure={header.id !== 'part' && header.id !== 'place'} sorted={header.column.getIsSorted()} onSort={() => header.column.toggleSorting()}>
+              {String(header.column.columnDef.header)}
+            </SortHead>
+          ))}
+          <th><span className="visually-hidden">change</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        {table.getRowModel().rows.map(({ original: row }) =>
+          row.id === open ? (
+            <EditRow key={row.id} row={row} onDone={() => setOpen(undefined)} />
+          ) : (
+            <tr key={row.id}>
+              <th scope="row">{stockName(row.spec)}</th>
+              <td className="figure">{row.have}</td>
+              <td className="figure">{row.packSize}</td>
+              <td className="figure">{money(row.packCents, currency)}</td>
+              <td>{row.place}</td>
+              <td className="figure">
+                <Button variant="text" className="btn-text" aria-label={`Change ${stockName(row.spec)}`} onClick={() => setOpen(row.id)}>change</Button>
+              </td>
+            </tr>
+          ),
+        )}
+      </tbody>
+    </table>
+  );
+}
+
+interface Fields {
+  have: number;
+  packSize: number;
+  price: string;
+  place: string;
+}
+
+function EditRow({ row, onDone }: { row: StockRow; onDone: () => void }) {
+  const router = useRouter();
+  const [problem, setProblem] = useState('');
+  const { register, handleSubmit } = useForm<Fields>({
+    defaultValues: { have: row.have, packSize: row.packSize, price: (row.packCents / 100).toFixed(2), place: row.place },
+  });
+  const save = handleSubmit(async ({ have, packSize, price, place }) => {
+    const packCents = Math.round(Number(price.replace(',', '.')) * 100);
+    const answer = await changeStock(row.id, row.version, { have: Number(have), packSize: Number(packSize), packCents, place });
+    if (!answer.ok) return setProblem(answer.message);
+    router.refresh();
+    onDone();
+  });
+  const name = stockName(row.spec);
+  return (
+    <tr className="edit-row">
+      <th scope="row">
+        {name}
+        {problem && <div role="alert" className="problem">{problem}</div>}
+      </th>
+      <td><Form.Control size="sm" type="number" aria-label={`${name}: in store`} {...register('have', { valueAsNumber: true })} /></td>
+      <td><Form.Control size="sm" type="number" aria-label={`${name}: pack of`} {...register('packSize', { valueAsNumber: true })} /></td>
+      <td><Form.Control size="sm" inputMode="decimal" aria-label={`${name}: price of a pack`} {...register('price')} /></td>
+      <td><Form.Control size="sm" aria-label={`${name}: place`} {...register('place')} /></td>
+      <td className="figure">
+        <Button size="sm" onClick={() => void save()}>Save</Button>{' '}
+        <Button size="sm" variant="quiet" onClick={onDone}>Leave</Button>
+      </td>
+    </tr>
+  );
+}

@@ -1,0 +1,80 @@
+'use server';
+
+import { LAMP_TYPES, ORIGINS, stockSpecSchema, type LampFigures } from '@/core';
+import { z } from 'zod';
+import { done, failed, guarded, type Answer } from '@/server/failures';
+import { addStock, lamps, saveLamp, saveStock } from '@/server/repositories/stock';
+
+const count = z.number().int().min(0).max(100_000);
+const valuesSchema = z.strictObject({
+  have: count,
+  packSize: z.number().int().min(1).max(10_000),
+  packCents: z.number().int().min(0).max(10_000_000),
+  place: z.string().max(60),
+});
+export type StockFormValues = z.output<typeof valuesSchema>;
+
+export async function changeStock(id: number, version: number, values: StockFormValues): Promise<Answer<number>> {
+  return guarded(async () => {
+    const checked = valuesSchema.safeParse(values);
+    if (!checked.success) return failed(fieldSentence(checked.error));
+    return done(await saveStock(id, version, checked.data));
+  });
+}
+
+export async function newStock(spec: unknown, values: StockFormValues): Promise<Answer<number>> {
+  return guarded(async () => {
+    const part = stockSpecSchema.safeParse(spec);
+    if (!part.success) return failed('Say which part it is first: a kind, and its value or colour.');
+    const checked = valuesSchema.safeParse(values);
+    if (!checked.success) return failed(fieldSentence(checked.error));
+    return done(await addStock(part.data, checked.data));
+  });
+}
+
+const lampSchema = z
+  .strictObject({
+    type: z.enum(LAMP_TYPES),
+    vf: z.number().min(0.8).max(6),
+    at: z.number().min(1e-4).max(0.1),
+    vfLow: z.number().min(0.5).max(6),
+    vfHigh: z.number().min(0.5).max(8),
+    maxAmps: z.number().min(1e-3).max(0.2),
+    rs: z.number().min(0).max(100),
+    origin: z.enum(ORIGINS),
+  })
+  .refine((l) => l.vfLow <= l.vf && l.vf <= l.vfHigh, {
+    path: ['vf'],
+    error: 'must lie between the lowest and the highest of the batch',
+  });
+export type LampFormValues = z.output<typeof lampSchema>;
+
+/** Keeps the educator's own figures of a lamp, with where they come from. */
+export async function changeLamp(version: number, values: LampFormValues): Promise<Answer<number>> {
+  return guarded(async () => {
+    const checked = lampSchema.safeParse(values);
+    if (!checked.success) return failed(fieldSentence(checked.error));
+    const own = (await lamps()).figures[checked.data.type];
+    const figures: LampFigures = { ...own, ...checked.data };
+    return done(await saveLamp(figures, version));
+  });
+}
+
+const FIELDS: Readonly<Record<string, string>> = {
+  have: 'The number in store',
+  packSize: 'The pack size',
+  packCents: 'The price of a pack',
+  place: 'The place',
+  vf: 'The forward voltage',
+  at: 'The current it was taken at',
+  vfLow: 'The lowest forward voltage',
+  vfHigh: 'The highest forward voltage',
+  maxAmps: 'The continuous maximum',
+};
+
+function fieldSentence(error: z.ZodError): string {
+  const issue = error.issues[0]!;
+  const field = FIELDS[String(issue.path[0])] ?? 'A figure';
+  const limits = issue.code === 'too_small' ? `must be at least ${issue.minimum}` : issue.code === 'too_big' ? `must be at most ${issue.maximum}` : issue.code === 'invalid_type' ? 'must be a number' : issue.message;
+  return `${field} ${limits}. Nothing was saved.`;
+}

@@ -1,0 +1,136 @@
+import {
+  formatOhms,
+  formatPercent,
+  formatQuantity,
+  type Finding,
+  type FindingCode,
+  type FindingData,
+  type Unit,
+} from '@/core';
+import { legName, lampName, partName } from './names';
+
+type Sentences = { readonly [C in FindingCode]: (data: FindingData[C]) => string };
+
+const volts = (v: number) => formatQuantity(v, 'V');
+const amps = (a: number) => formatQuantity(a, 'A');
+const watts = (w: number) => formatQuantity(w, 'W', 2);
+
+/** What every finding says: what happened, to which thing, and what to do. */
+const SENTENCES: Sentences = {
+  'empty-figure': ({ unit }) => `Nothing is typed yet. Type a figure in ${unit}.`,
+  'not-a-figure': ({ typed, unit }) =>
+    `“${typed}” is not a figure. Type it as the trade does: ${exampleOf(unit)}.`,
+  'ambiguous-comma': ({ typed }) =>
+    `“${typed}” could mean thousands or decimals. Use a point, or write k for thousands.`,
+  'wrong-unit': ({ typed, given, unit }) =>
+    `“${typed}” is in ${given}, but this wants ${unit}. Check what is being measured.`,
+  'out-of-range': ({ name, value, low, high, unit }) =>
+    `${name} of ${formatQuantity(value, unit as Unit)} is outside ${formatQuantity(low, unit as Unit)} to ${formatQuantity(high, unit as Unit)}. Type a figure between them.`,
+  'file-too-large': ({ bytes, limit }) =>
+    `The file holds ${Math.ceil(bytes / 1024)} KiB; at most ${limit / 1024} KiB are taken.`,
+  'not-json': ({ detail }) =>
+    `The file is cut short or not JSON (${detail}). Export it again and choose the new file.`,
+  'wrong-format': ({ wanted, found }) =>
+    `The file says “${found}” where “${wanted}” is wanted. Choose a file that was exported here.`,
+  'bad-field': ({ place, field, problem }) => `${place}: ${field} ${problem}.`,
+  'duplicate-id': ({ place }) => `${place}: id stands twice; every part and check needs its own.`,
+  'ground-missing': ({ ground }) => `circuit: ground “${ground}” is not a node of any part.`,
+  'check-refers': ({ check, name }) => `${check}: “${name}” is not in the circuit.`,
+  'floating-nodes': ({ nodes }) => `Nothing joins ${nodes} to ground: these nodes float.`,
+  'sources-at-odds': ({ parts }) => `${parts} would force two voltages between the same points.`,
+  'did-not-settle': ({ nodes, residual }) =>
+    `The circuit did not settle: ${amps(residual)} is left over at ${nodes}. No figure is given.`,
+  'mains-refused': ({ volts: v }) =>
+    `${volts(v)} can only be mains, and nothing here connects to mains. Plan the lamp on batteries, USB or an isolated supply of up to 24 V instead.`,
+  'supply-too-high': ({ volts: v, limit }) =>
+    `${volts(v)} is above the ${volts(limit)} that lessons here stop at. Choose fewer cells or a lower setting.`,
+  'cannot-light': ({ supply, lamp, amps: reached, needVolts }) =>
+    `${volts(supply)} cannot push the wanted current through a ${lampName(lamp)} lamp, which needs ${volts(needVolts)}: it would get ${amps(reached)} with no resistor at all. Add a cell, choose a lamp with a lower forward voltage, or ask for less current.`,
+  'current-over-limit': ({ amps: a, limit }) =>
+    `${amps(a)} is more than this lamp stands (${amps(limit)}). Ask for less.`,
+  'current-too-small': ({ amps: a, floor }) => `${amps(a)} is below ${amps(floor)}: the lamp stays dark.`,
+  'no-resistor-in-drawer': ({ ohms, largest }) =>
+    `The sum wants ${formatQuantity(ohms, 'Ω')}, and the largest value to choose from is ${formatOhms(largest)}. Take values from a whole series, or add one to the store.`,
+  'little-headroom': ({ volts: v, share }) =>
+    `Only ${volts(v)} (${formatPercent(share)} of the supply) is left for the resistor, so a slightly different lamp or cell moves the current a lot.`,
+  'rating-exceeded': ({ watts: w, rating }) => `${watts(w)} is over the rating of ${watts(rating)}.`,
+  'runs-hot': ({ watts: w, part }) =>
+    `${partName(part)} turns ${watts(w)} into heat at the highest supply: a ¼ W part gets hot to touch. Use a larger rating or a lower supply.`,
+  'over-drawn-cell': ({ amps: a }) =>
+    `${amps(a)} is a lot for a coin cell: it sags within minutes. 1 to 3 mA suit it.`,
+  'nearest-over-limit': ({ ohms, amps: a }) =>
+    `The nearest value, ${formatOhms(ohms)}, would let ${amps(a)} through.`,
+  'assumed-figure': ({ lamp, origin }) =>
+    `The forward voltage of the ${lampName(lamp)} lamp comes from the ${origin === 'table' ? 'colour table' : origin}. Measure one lamp of the batch, or read the bag, to be sure of its chip.`,
+  'unstocked-value': ({ ohms }) => `${formatOhms(ohms)} is not in the store.`,
+  'hole-missing': ({ hole, part }) => `The board has no hole ${holeName(hole)} for ${partName(part)}.`,
+  'hole-taken': ({ hole, part, other }) =>
+    part === other
+      ? `Both legs of ${partName(part)} cannot share hole ${holeName(hole)}.`
+      : `Hole ${holeName(hole)} already holds a leg of ${partName(other)}.`,
+  'does-not-fit': ({ needed, rows }) => `The plan needs ${needed} rows; this board has ${rows}.`,
+  'not-a-chain': ({ part }) => `${partName(part)} does not lie in one loop with the supply.`,
+  'shorted-by-row': ({ part, strip }) =>
+    `Both legs of ${partName(part)} sit in ${stripName(strip)}: the row joins them, so 0 V stands across it.`,
+  'open-leg': ({ part, pin, hole, strip }) =>
+    `The ${legName(part, pin)} of ${partName(part)} sits in ${holeName(hole)}, and nothing else is in ${stripName(strip)}: no current can pass.`,
+  'cut-off': ({ part }) => `${partName(part)} is joined to nothing on the board.`,
+  reversed: ({ part, volts: v }) =>
+    `${partName(part)} is the wrong way round: it blocks, with ${volts(v)} across it and none across the resistor.`,
+  'reverse-limit': ({ part, volts: v, limit }) =>
+    `${partName(part)} is the wrong way round with ${volts(v)} across it, above the ${volts(limit)} it stands in reverse: it may be ruined.`,
+  dark: ({ part, amps: a }) => `${partName(part)} stays dark: ${a < 1e-7 ? 'no current' : amps(a)} flows.`,
+  'lamp-glow': ({ part, amps: a, brightness, share }) =>
+    `${partName(part)} is ${brightness} at ${amps(a)}, ${formatPercent(share)} of its limit.`,
+  'over-current': ({ part, amps: a, limit, share }) =>
+    `${partName(part)} is too bright at ${amps(a)}, ${share.toFixed(1)} times its limit of ${amps(limit)}: it wears out early.`,
+  'will-fail': ({ part, amps: a, limit, share }) =>
+    `${partName(part)} would get ${share > 1.5 ? 'at least ' : ''}${amps(a)}, ${overTimes(share)} its limit of ${amps(limit)}: far beyond what it survives.`,
+  'resistor-over-rating': ({ part, watts: w, rating }) =>
+    `${partName(part)} would burn ${watts(w)}, more than its ${watts(rating)}: it chars.`,
+  'supply-shorted': ({ amps: a }) =>
+    `The battery is shorted: ${amps(a)} flows until it is hot or empty. Disconnect it first.`,
+  'no-resistor': ({ part }) => `There is a wire where ${partName(part)} belongs: nothing limits the current.`,
+  'reading-implausible': ({ typed, limit, unit, perhaps }) =>
+    `“${typed}” is more than anything here can show (${formatQuantity(limit, unit as Unit)}). Perhaps ${formatQuantity(perhaps, unit as Unit)}?`,
+  'reading-unit': ({ typed, unit }) => `“${typed}” is not in ${unit}.`,
+  'csv-columns': ({ wanted, found }) =>
+    `The list has the columns “${found}”. It wants ${wanted}, or one nickname a line.`,
+  'csv-row': ({ row, problem }) => `Line ${row} ${problem}.`,
+  'duplicate-nickname': ({ nickname }) =>
+    `“${nickname}” stands twice in this group. Give the second a nickname of its own.`,
+  'duplicate-bench': ({ bench }) => `Bench ${bench} stands twice in this group.`,
+  'surname-like': ({ nickname }) =>
+    `“${nickname}” looks like a full name. A nickname or bench number is enough here.`,
+};
+
+function overTimes(share: number): string {
+  return share < 10 ? `${share.toFixed(1)} times` : `${Math.round(share)} times`;
+}
+
+function exampleOf(unit: string): string {
+  return { V: '4.8 or 9V', A: '10 mA or 12m', Ω: '330 or 4k7' }[unit] ?? `12 ${unit}`;
+}
+
+/** `L+3` as people say it: the + rail on the left, hole 3. */
+export function holeName(hole: string): string {
+  const rail = /^([LR])([+-])(\d+)$/u.exec(hole);
+  if (!rail) return hole;
+  return `${rail[1] === 'L' ? 'left' : 'right'} ${rail[2] === '+' ? '+' : '−'} rail, hole ${rail[3]}`;
+}
+
+export function stripName(strip: string): string {
+  const rail = /^([LR])([+-])$/u.exec(strip);
+  if (rail) return `the ${rail[1] === 'L' ? 'left' : 'right'} ${rail[2] === '+' ? '+' : '−'} rail`;
+  return `row ${strip.replace(' ', ', ')}`;
+}
+
+/** The sentence of a finding. */
+export function sentence(finding: Finding): string {
+  // One code always goes with its own data; TypeScript cannot see that through the union.
+  return (SENTENCES[finding.code] as (data: unknown) => string)(finding.data);
+}
+
+export function sentences(findings: readonly Finding[]): string {
+  return findings.map(sentence).join(' ');
+}

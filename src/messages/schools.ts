@@ -1,0 +1,18 @@
+import type { School, SingleSums } from '@/core';
+import { formatQuantity } from '@/core';
+
+/** The other ways of choosing, named as practitioners would. */
+export function schoolWords({ question, choice }: School, sums: SingleSums): string {
+  switch (question) {
+    case 'value':
+      return { up: 'next value up', nearest: 'nearest either way', walk: 'walk down until bright enough' }[choice] ?? choice;
+    case 'age':
+      return 'sum with the volts on the label, not fresh';
+    case 'forward volts':
+      return `one figure for the lamp, ${formatQuantity(sums.lamp.vf, 'V')}, not its curve`;
+    case 'current':
+      return `full rated ${formatQuantity(sums.lamp.maxAmps, 'A', 2)}`;
+  }
+}
+
+export const ROUNDING_WORDS = { up: 'up', nearest: 'nearest', walk: 'walked down by eye' } as const;

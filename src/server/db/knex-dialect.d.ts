@@ -1,0 +1,4 @@
+declare module 'knex/lib/dialects/better-sqlite3/index.js' {
+  import { Knex } from 'knex';
+  export default class BetterSqlite3Client extends Knex.Client {}
+}

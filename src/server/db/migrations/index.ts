@@ -1,0 +1,17 @@
+import type { Knex } from 'knex';
+import { start } from './001_start';
+
+interface Migration {
+  readonly name: string;
+  up(db: Knex): Promise<void>;
+  down(db: Knex): Promise<void>;
+}
+
+/** In the order in which they run. A new one is a file and a line here; an old one is never changed. */
+const MIGRATIONS: readonly Migration[] = [start];
+
+export const migrationSource: Knex.MigrationSource<Migration> = {
+  getMigrations: async () => [...MIGRATIONS],
+  getMigrationName: (migration) => migration.name,
+  getMigration: async (migration) => migration,
+};

@@ -1,0 +1,48 @@
+/** What an action answers: what it made, or a sentence that says why it did not. Nothing typed is lost either way. */
+export type Answer<T> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly message: string; readonly conflict?: boolean };
+
+export function done<T>(value: T): Answer<T> {
+  return { ok: true, value };
+}
+
+export function failed(message: string, conflict = false): Answer<never> {
+  return conflict ? { ok: false, message, conflict } : { ok: false, message };
+}
+
+/** Somebody else saved the same thing in between. */
+export class VersionConflict extends Error {}
+
+/** The thing is not there (any more). */
+export class Missing extends Error {}
+
+/** A rule of the data that the sentence names. */
+export class Refusal extends Error {}
+
+/** Runs work that may fail for reasons outside the program, and turns those into sentences. */
+export async function guarded<T>(work: () => Promise<Answer<T>>): Promise<Answer<T>> {
+  try {
+    return await work();
+  } catch (error) {
+    if (error instanceof VersionConflict) return failed(error.message, true);
+    if (error instanceof Missing || error instanceof Refusal) return failed(error.message);
+    const sentence = storageSentence(error);
+    if (sentence) return failed(sentence);
+    throw error;
+  }
+}
+
+function storageSentence(error: unknown): string | undefined {
+  const text = error instanceof Error ? `${(error as { code?: string }).code ?? ''} ${error.message}` : '';
+  if (/SQLITE_FULL|ENOSPC|disk is full/iu.test(text)) {
+    return 'Not saved: the disk is full. Free some space; what you typed stays here and can be saved again.';
+  }
+  if (/SQLITE_BUSY|database is locked/iu.test(text)) {
+    return 'Not saved: another program holds the database. What you typed stays here; save again in a moment.';
+  }
+  if (/SQLITE_(IOERR|READONLY|CANTOPEN|CORRUPT)/iu.test(text)) {
+    return 'Not saved: the database file cannot be written. Look at its folder’s permissions and disk; what you typed stays here.';
+  }
+  return undefined;
+}

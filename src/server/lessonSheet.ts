@@ -1,0 +1,33 @@
+import type { SheetRequest } from '@/core';
+import type { Lesson } from './repositories/lessons';
+import { houseStyle, meter } from './repositories/settings';
+import { shelf, stockRows } from './repositories/stock';
+
+/** Everything a sheet hangs on besides the lesson's own wishes; the screen keeps it while the wishes change. */
+export type SheetSurroundings = Omit<SheetRequest, 'choice' | 'plan' | 'ageGroup'>;
+
+/** Draws while somebody types, and at rest. */
+export const DRAWS = { typing: 4000, rest: 20000 } as const;
+/** A lesson draws with the same seed everywhere, so that two people see the same bands. */
+const SEED = 1;
+const DEFAULT_STUDENTS = 12;
+
+export async function sheetSurroundings(students?: number): Promise<SheetSurroundings> {
+  const [style, shelved, stock, ownMeter] = await Promise.all([houseStyle(), shelf(), stockRows(), meter()]);
+  return {
+    style: style.value,
+    shelf: shelved,
+    stock: stock.map(({ spec, have, packSize, packCents }) => ({ spec, have, packSize, packCents })),
+    meter: ownMeter.value,
+    students: students ?? DEFAULT_STUDENTS,
+    draws: { samples: DRAWS.typing, seed: SEED, coverage: 0.95 },
+  };
+}
+
+export function requestFor(
+  lesson: Pick<Lesson, 'choice' | 'plan' | 'ageGroup'>,
+  surroundings: SheetSurroundings,
+): SheetRequest {
+  const { choice, plan, ageGroup } = lesson;
+  return { ...surroundings, choice, ageGroup, plan: plan ?? undefined };
+}

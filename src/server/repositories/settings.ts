@@ -1,0 +1,51 @@
+import { DEFAULT_METER, DEFAULT_STYLE, styleSchema, type HouseStyle, type MeterFigures } from '@/core';
+import { z } from 'zod';
+import { database, write } from '../db/connection';
+import { updateVersioned } from './versioned';
+
+const accuracy = z.strictObject({
+  share: z.number().min(0).max(0.2),
+  counts: z.number().int().min(0).max(50),
+});
+export const meterSchema = z.strictObject({
+  name: z.string().min(1).max(40),
+  counts: z.number().int().min(199).max(1_000_000),
+  volts: accuracy,
+  amps: accuracy,
+});
+
+export interface Versioned<T> {
+  readonly value: T;
+  /** 0 until it is saved for the first time. */
+  readonly version: number;
+}
+
+export const houseStyle = (): Promise<Versioned<HouseStyle>> =>
+  setting('house style', styleSchema, DEFAULT_STYLE);
+
+export const meter = (): Promise<Versioned<MeterFigures>> =>
+  setting('meter', meterSchema, DEFAULT_METER);
+
+async function setting<T>(name: string, schema: z.ZodType<T>, fallback: T): Promise<Versioned<T>> {
+  const row = (await (await database())('settings').where({ name }).first()) as
+    | { json: string; version: number }
+    | undefined;
+  if (!row) return { value: fallback, version: 0 };
+  const read = schema.safeParse(JSON.parse(row.json));
+  return { value: read.success ? read.data : fallback, version: row.version };
+}
+
+export async function saveSetting(
+  name: 'house style' | 'meter',
+  version: number,
+  value: HouseStyle | MeterFigures,
+): Promise<number> {
+  const json = JSON.stringify(value);
+  return write(async (trx) => {
+    if (version === 0) {
+      const made = await trx('settings').insert({ name, json, version: 1 }).onConflict('name').ignore();
+      if (made.length && made[0]) return 1;
+    }
+    return updateVersioned(trx, 'settings', { name }, Math.max(1, version), { json }, `the ${name}`);
+  });
+}

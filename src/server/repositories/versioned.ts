@@ -1,0 +1,27 @@
+import type { Knex } from 'knex';
+import { Missing, VersionConflict } from '../failures';
+
+/**
+ * Updates one row if nobody else has since the caller read it.
+ *
+ * @returns the new version
+ * @throws VersionConflict when the row has moved on, Missing when it is gone
+ */
+export async function updateVersioned(
+  trx: Knex.Transaction,
+  table: string,
+  where: Record<string, string | number>,
+  version: number,
+  values: Record<string, unknown>,
+  thing: string,
+): Promise<number> {
+  const changed = await trx(table)
+    .where({ ...where, version })
+    .update({ ...values, version: version + 1 });
+  if (changed === 1) return version + 1;
+  const there: unknown = await trx(table).where(where).first();
+  if (!there) throw new Missing(`${thing} is not there any more.`);
+  throw new VersionConflict(
+    `Somebody else saved ${thing} in the meantime. Your version is still here: load theirs, or save yours over it.`,
+  );
+}

@@ -1,0 +1,45 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import { ThemeSwitch } from './ThemeSwitch';
+
+const PLACES = [
+  { href: '/', name: 'Today' },
+  { href: '/lessons', name: 'Lessons' },
+  { href: '/store', name: 'Store' },
+  { href: '/classes', name: 'Classes' },
+  { href: '/check', name: 'Check' },
+  { href: '/logbook', name: 'Logbook' },
+  { href: '/settings', name: 'House style' },
+] as const;
+
+/** The bar over every screen: the places in the order of the work. */
+export function Shell() {
+  const path = usePathname();
+  return (
+    <header className="shell-bar no-print">
+      <Link href="/" className="wordmark" aria-label="Mivvet, to Today">
+        m
+        <svg width="11" height="11" viewBox="0 0 11 11" aria-hidden="true">
+          <circle cx="5.5" cy="5.5" r="5" fill="var(--copper)" />
+        </svg>
+        vvet
+      </Link>
+      <nav aria-label="Places">
+        {PLACES.map(({ href, name }) => (
+          <Link key={href} href={href} aria-current={isHere(path, href) ? 'page' : undefined}>
+            {name}
+          </Link>
+        ))}
+      </nav>
+      <div className="shell-end">
+        <ThemeSwitch />
+      </div>
+    </header>
+  );
+}
+
+function isHere(path: string, href: string): boolean {
+  return href === '/' ? path === '/' : path.startsWith(href);
+}

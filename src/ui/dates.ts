@@ -1,0 +1,20 @@
+import { format, parseISO } from 'date-fns';
+
+/** `2026-12-01` as `Tue 1 Dec`. */
+export function dayName(day: string): string {
+  return format(parseISO(day), 'EEE d MMM');
+}
+
+export function longDayName(day: string): string {
+  return format(parseISO(day), 'EEEE d MMMM yyyy');
+}
+
+/** An instant as the clock on the wall shows it. */
+export function clockTime(instant: string | Date): string {
+  return format(typeof instant === 'string' ? parseISO(instant) : instant, 'HH:mm');
+}
+
+/** The calendar day of an instant in local time. */
+export function dayOf(instant: Date): string {
+  return format(instant, 'yyyy-MM-dd');
+}

@@ -1,0 +1,18 @@
+/** Hands a text to the browser as a file. */
+export function saveAs(name: string, type: string, text: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(url), 1000);
+}
+
+/** A file name from a title: `pier-lamp`. */
+export function slug(title: string): string {
+  const plain = title
+    .normalize('NFKD')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/gu, '-');
+  return plain.replace(/^-|-$/gu, '') || 'lesson';
+}

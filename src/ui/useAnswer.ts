@@ -1,0 +1,22 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import type { Answer } from '@/server/failures';
+
+/** Runs an action, keeps its sentence when it is refused, and brings the page up to date when it is not. */
+export function useAnswer() {
+  const router = useRouter();
+  const [problem, setProblem] = useState('');
+  const [pending, start] = useTransition();
+  const run = <T>(action: () => Promise<Answer<T>>, then?: (value: T) => void) =>
+    start(async () => {
+      const answer = await action().catch(() => undefined);
+      if (!answer) return setProblem('The program does not answer. Nothing was changed; try again.');
+      if (!answer.ok) return setProblem(answer.message);
+      setProblem('');
+      then?.(answer.value);
+      router.refresh();
+    });
+  return { problem, pending, run };
+}

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { coreApi } from './coreApi';
+
+expose(coreApi);
