@@ -12,7 +12,9 @@ export const CHROMIUM = '/usr/bin/chromium';
 
 /** Installs the packages of the lock file unless exactly those are there. */
 export function installPackages() {
-  const lock = createHash('sha256').update(readFileSync(path.join(ROOT, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(path.join(ROOT, 'package-lock.json')))
+    .digest('hex');
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lock) return;
   say('Installing packages …');
   must('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
@@ -24,7 +26,8 @@ export function installChromium() {
   if (existsSync(CHROMIUM)) return;
   say('Installing Chromium …');
   const asRoot = process.getuid?.() === 0 ? [] : ['sudo'];
-  const apt = (...args) => must([...asRoot, 'apt-get'][0], [...asRoot.slice(1), ...(asRoot.length ? ['apt-get'] : []), ...args]);
+  const apt = (...args) =>
+    must([...asRoot, 'apt-get'][0], [...asRoot.slice(1), ...(asRoot.length ? ['apt-get'] : []), ...args]);
   apt('update', '-qq');
   apt('install', '-y', '-qq', '--no-install-recommends', 'chromium');
 }
@@ -45,7 +48,11 @@ export function must(command, args, env = {}) {
 
 /** Starts a server that ends when this program is told to. */
 export function serve(args, env = {}) {
-  const child = spawn(process.execPath, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } });
+  const child = spawn(process.execPath, args, {
+    cwd: ROOT,
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+  });
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => child.kill(signal));
   child.on('exit', (code) => process.exit(code ?? 0));
 }

@@ -11,7 +11,8 @@ const database = process.env.MIVVET_DB ?? path.join(ROOT, 'data', 'demo.sqlite')
 const env = { MIVVET_DB: database, NEXT_TELEMETRY_DISABLED: '1' };
 
 installPackages();
-if (args.includes('--fresh')) for (const end of ['', '-wal', '-shm']) rmSync(`${database}${end}`, { force: true });
+if (args.includes('--fresh'))
+  for (const end of ['', '-wal', '-shm']) rmSync(`${database}${end}`, { force: true });
 must(process.execPath, [tool('next/dist/bin/next'), 'build'], env);
 must(process.execPath, [tool('tsx/dist/cli.mjs'), 'src/demo/main.ts'], env);
 say(`Open http://127.0.0.1:${port}`);

@@ -8,7 +8,9 @@ export default function ErrorPage({ error, reset }: { error: Error; reset: () =>
     <div className="page" role="alert">
       <h1>This page could not be made.</h1>
       <p>{error.message}</p>
-      <p className="soft">Nothing that was saved is lost, and figures typed and not yet saved are kept in this browser.</p>
+      <p className="soft">
+        Nothing that was saved is lost, and figures typed and not yet saved are kept in this browser.
+      </p>
       <Button onClick={reset}>Try again</Button>
     </div>
   );

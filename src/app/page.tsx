@@ -24,7 +24,9 @@ export default async function TodayPage() {
         <div>
           <section className="ruled">
             <h2>Needs a retest</h2>
-            {today.retests.map((retest) => <RetestList key={retest.sessionId} retest={retest} />)}
+            {today.retests.map((retest) => (
+              <RetestList key={retest.sessionId} retest={retest} />
+            ))}
             {today.retests.length === 0 && <p className="soft pt-2">Every bench measured so far is right.</p>}
           </section>
           <section className="ruled">
@@ -44,7 +46,8 @@ export default async function TodayPage() {
               <ul>
                 {today.after.map((s) => (
                   <li key={s.id}>
-                    <span className="soft">{dayName(s.onDate)}</span> <Link href={`/check/${s.id}`}>{s.lessonTitle}</Link>, {s.groupName}
+                    <span className="soft">{dayName(s.onDate)}</span>{' '}
+                    <Link href={`/check/${s.id}`}>{s.lessonTitle}</Link>, {s.groupName}
                   </li>
                 ))}
               </ul>
@@ -71,12 +74,22 @@ function Next({ today, day }: { today: Today; day: string }) {
   }
   return (
     <div className="next-session">
-      <div className="small-print">{next.onDate === day ? 'Next session: today' : `Next session: ${dayName(next.onDate)}`}</div>
-      <h2>{next.lessonTitle}, {next.groupName}</h2>
+      <div className="small-print">
+        {next.onDate === day ? 'Next session: today' : `Next session: ${dayName(next.onDate)}`}
+      </div>
+      <h2>
+        {next.lessonTitle}, {next.groupName}
+      </h2>
       <p>{next.summary.sentence}</p>
-      <Link className="btn btn-primary" href={`/check/${next.id}`}>Check the benches</Link>{' '}
-      <Link className="btn btn-quiet" href={`/lessons/${next.lessonId}`}>Open the lesson</Link>{' '}
-      <Link className="btn btn-quiet" href={`/print/${next.lessonId}/card`} target="_blank">Print the card</Link>
+      <Link className="btn btn-primary" href={`/check/${next.id}`}>
+        Check the benches
+      </Link>{' '}
+      <Link className="btn btn-quiet" href={`/lessons/${next.lessonId}`}>
+        Open the lesson
+      </Link>{' '}
+      <Link className="btn btn-quiet" href={`/print/${next.lessonId}/card`} target="_blank">
+        Print the card
+      </Link>
     </div>
   );
 }
@@ -85,12 +98,17 @@ function RetestList({ retest }: { retest: Retest }) {
   return (
     <>
       <p className="small-print pt-2 mb-0">
-        <Link href={`/check/${retest.sessionId}`}>{retest.lesson}</Link>, {retest.group}, {dayName(retest.onDate)}
+        <Link href={`/check/${retest.sessionId}`}>{retest.lesson}</Link>, {retest.group},{' '}
+        {dayName(retest.onDate)}
       </p>
       <ul>
         {retest.benches.map(({ bench, nickname, state, cause, next }) => (
           <li key={bench}>
-            <StatusMark status={state} size={11} /> <strong>{bench} {nickname}</strong>: {cause}
+            <StatusMark status={state} size={11} />{' '}
+            <strong>
+              {bench} {nickname}
+            </strong>
+            : {cause}
             {next && <div className="small-print">{next}</div>}
           </li>
         ))}

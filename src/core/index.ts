@@ -5,21 +5,54 @@ export { accepted, finding, refused, type Finding, type Outcome, type Severity }
 export type { FindingCode, FindingData } from './findings/codes';
 // quantities
 export { parseQuantity } from './quantities/parse';
-export { formatHours, formatOhms, formatPercent, formatPlain, formatQuantity, MINUS, THIN } from './quantities/format';
+export {
+  formatEntered,
+  formatHours,
+  formatOhms,
+  formatPercent,
+  formatPlain,
+  formatQuantity,
+  MINUS,
+  THIN,
+} from './quantities/format';
 export type { Unit } from './quantities/units';
 // numerics
 export { keyOf, uniform } from './numerics/random';
 // catalogue
-export { BAND_COLOURS, bandsFor, letterCode, readBands, type BandColour, type BandCount } from './catalogue/bands';
+export {
+  BAND_COLOURS,
+  bandsFor,
+  letterCode,
+  readBands,
+  type BandColour,
+  type BandCount,
+} from './catalogue/bands';
 export { BRIGHTNESS, brightnessAt, type Brightness } from './catalogue/brightness';
 export { LAMPS, LAMP_TYPES, type LampFigures, type LampType } from './catalogue/lamps';
-export { DEFAULT_METER, meterHalfWidth, rangeFor, readingAsNoted, type Measured, type MeterFigures, type MeterReading } from './catalogue/meter';
+export {
+  DEFAULT_METER,
+  meterHalfWidth,
+  rangeFor,
+  readingAsNoted,
+  type Measured,
+  type MeterFigures,
+  type MeterReading,
+} from './catalogue/meter';
 export { ORIGINS, type Origin } from './catalogue/origin';
 export { POLARITY, type PolarityCue } from './catalogue/polarity';
 export { neighbours, SERIES_NAMES, seriesValues, type SeriesName } from './catalogue/preferred';
 export { ratingFor } from './catalogue/ratings';
+export { seriesResistor } from './catalogue/seriesResistor';
 export { BARE_SHELF, valuesOf, type Shelf, type ValueSource } from './catalogue/shelf';
-export { AGES, SUPPLIES, SUPPLY_KINDS, supplyFigures, type Age, type SupplyChoice, type SupplyKind } from './catalogue/supplies';
+export {
+  AGES,
+  SUPPLIES,
+  SUPPLY_KINDS,
+  supplyFigures,
+  type Age,
+  type SupplyChoice,
+  type SupplyKind,
+} from './catalogue/supplies';
 // devices
 export { Junction, fitSeriesOhms } from './devices/junction';
 // circuit
@@ -34,13 +67,27 @@ export { BAND_DEFAULTS, bands, type Band, type BandOptions } from './tolerance/b
 export { drawn } from './tolerance/draw';
 // board
 export { boardHoles, BOARD_WIDTH, HALF_BOARD, holeOf, type Hole, type HoleName } from './board/geometry';
-export { boardOf, placementOf, planSchema, takenHoles, type Placement, type Plan, type StandIn, type WireColour } from './board/plan';
+export {
+  boardOf,
+  placementOf,
+  planSchema,
+  takenHoles,
+  type Placement,
+  type Plan,
+  type StandIn,
+  type WireColour,
+} from './board/plan';
 export { moveLeg, shiftPart, standInFor, turnPart } from './board/edits';
 export { asBuilt, type AsBuilt } from './board/asBuilt';
 // patterns
 export { PATTERNS, type PatternId } from './patterns/index';
 export type { Checkpoint } from './patterns/pattern';
-export { readLampAmps, readSupplyVolts, SUPPLY_LIMIT_VOLTS, type SingleParams } from './patterns/single/params';
+export {
+  readLampAmps,
+  readSupplyVolts,
+  SUPPLY_LIMIT_VOLTS,
+  type SingleParams,
+} from './patterns/single/params';
 export type { AtAge, School, SingleSums } from './patterns/single/sums';
 export { DEFAULT_STYLE, ROUNDINGS, styleSchema, type HouseStyle, type Rounding } from './patterns/style';
 // assembly
@@ -66,6 +113,15 @@ export { faultContext, sessionExpectation } from './sheet/expectation';
 export type { PatternChoice, SheetRequest } from './sheet/request';
 export { makeSheet, type Sheet } from './sheet/sheet';
 // formats
-export { choiceSchema, lampDiffers, LESSON_FORMAT, lessonFileSchema, lessonWords, parseLesson, serialiseLesson, type LessonFile } from './formats/lesson/lesson';
+export {
+  choiceSchema,
+  lampDiffers,
+  LESSON_FORMAT,
+  lessonFileSchema,
+  lessonWords,
+  parseLesson,
+  serialiseLesson,
+  type LessonFile,
+} from './formats/lesson/lesson';
 export { parseStudents, type StudentRow } from './formats/csv/students';
 export { toCsv, type Cell } from './formats/csv/table';

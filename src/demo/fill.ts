@@ -23,7 +23,10 @@ export async function fillDemo(now: Date): Promise<void> {
   const groupIds: number[] = [];
   for (const { name, meets, nicknames } of GROUPS) {
     const id = await addGroup(name, meets);
-    await addStudents(id, nicknames.map((nickname, i) => ({ bench: i + 1, nickname })));
+    await addStudents(
+      id,
+      nicknames.map((nickname, i) => ({ bench: i + 1, nickname })),
+    );
     groupIds.push(id);
   }
   const lessonIds: number[] = [];
@@ -58,7 +61,18 @@ async function measure({ id, sheet, request }: Given, groupId: number, day: Date
     const takenAt = new Date(start.getTime() + minute++ * 45_000).toISOString();
     const entryKey = `demo-${id}-${studentId}-${point}-${kind}`;
     const { name } = held.expectation.meter;
-    await addReading({ sessionId: id, studentId, point, kind, value, step, typed, meter: name, takenAt, entryKey });
+    await addReading({
+      sessionId: id,
+      studentId,
+      point,
+      kind,
+      value,
+      step,
+      typed,
+      meter: name,
+      takenAt,
+      entryKey,
+    });
   };
   for (const student of students) {
     const wrong = WRONG_BUILDS.find(({ bench }) => bench === student.bench);

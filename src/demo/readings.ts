@@ -54,6 +54,10 @@ export function candidateFor(
   wrong: { readonly fault: string; readonly ohms?: number } | undefined,
 ): Candidate {
   const all = faultsOf(faultContext(sheet, request));
-  const found = wrong && all.find(({ code, data }) => code === wrong.fault && (wrong.ohms === undefined || data.ohms === wrong.ohms));
+  const found =
+    wrong &&
+    all.find(
+      ({ code, data }) => code === wrong.fault && (wrong.ohms === undefined || data.ohms === wrong.ohms),
+    );
   return found ?? all[0]!;
 }

@@ -5,8 +5,7 @@ export const CAUTION_WORDS: Readonly<Record<CautionCode, string>> = {
   'extra-low-voltage':
     'Batteries and USB only: nothing in this lesson touches mains. Local rules, the site’s own risk assessment and qualified people come first.',
   'power-off-first': 'Power off before every change. Minus first, plus last.',
-  'hot-smell-stop':
-    'Hot, a smell, smoke: pull the plus lead first, wait for it to cool, then use tweezers.',
+  'hot-smell-stop': 'Hot, a smell, smoke: pull the plus lead first, wait for it to cool, then use tweezers.',
   'coin-cells':
     'A swallowed coin cell burns a child’s gullet within two hours: closed holders, counted out and counted in, never with small children unattended. If one may be swallowed: emergency care at once.',
   'block-terminals': 'Carry 9 V blocks with their caps on; never let the two terminals touch metal.',
@@ -16,7 +15,6 @@ export const CAUTION_WORDS: Readonly<Record<CautionCode, string>> = {
   'violet-eyes': 'Violet is near ultraviolet: no looking into it, shade it or keep it low.',
   'infrared-unseen': 'Infrared is bright though unseen: look through a phone’s camera, not into the lamp.',
   'warm-resistor': 'The resistor gets hot to touch: leave it alone while the power is on.',
-  'never-without-resistor':
-    'Never without the resistor: the lamp would be ruined at once, and may pop.',
+  'never-without-resistor': 'Never without the resistor: the lamp would be ruined at once, and may pop.',
   'children-data': 'Nicknames or bench numbers only.',
 };

@@ -5,7 +5,11 @@ import { formatQuantity } from '@/core';
 export function schoolWords({ question, choice }: School, sums: SingleSums): string {
   switch (question) {
     case 'value':
-      return { up: 'next value up', nearest: 'nearest either way', walk: 'walk down until bright enough' }[choice] ?? choice;
+      return (
+        { up: 'next value up', nearest: 'nearest either way', walk: 'walk down until bright enough' }[
+          choice
+        ] ?? choice
+      );
     case 'age':
       return 'sum with the volts on the label, not fresh';
     case 'forward volts':

@@ -42,7 +42,9 @@ function placeWords(step: Extract<Step, { action: 'place-part' }>, sheet: Sheet)
   if (step.kind === 'led') {
     const anode = step.legs.find((leg) => leg.pin === 'anode')!.hole;
     const cathode = step.legs.find((leg) => leg.pin === 'cathode')!.hole;
-    const above = step.positive ? ` ${step.positive.hole} will be the more positive, by ${formatQuantity(step.positive.volts, 'V')}.` : '';
+    const above = step.positive
+      ? ` ${step.positive.hole} will be the more positive, by ${formatQuantity(step.positive.volts, 'V')}.`
+      : '';
     return {
       title: `Put the ${lampName(sheet.sums.lamp.type)} lamp ${step.part} in ${holes}.`,
       detail: `The only part on this card that must not be turned round.${above}`,
@@ -52,7 +54,10 @@ function placeWords(step: Extract<Step, { action: 'place-part' }>, sheet: Sheet)
   }
   if (step.kind === 'resistor') {
     const { chosen, bands4, bands5 } = sheet.sums;
-    const bands = (sheet.circuit.parts.some((p) => p.kind === 'resistor' && p.params.tolerance < 0.05) ? bands5 : bands4) ?? bands5;
+    const bands =
+      (sheet.circuit.parts.some((p) => p.kind === 'resistor' && p.params.tolerance < 0.05)
+        ? bands5
+        : bands4) ?? bands5;
     return {
       title: `Put the resistor ${step.part}, ${formatOhms(chosen)}, in ${holes}.`,
       detail: `${bands ? `Bands: ${bands.join(', ')}. ` : ''}Bend the legs down; either way round is right.`,
@@ -67,7 +72,11 @@ function gateWords(gate: 'before-power' | 'after-power', sheet: Sheet): StepWord
     return {
       title: 'Stop: look before power.',
       detail: `Read every leg against the card: ${sheet.steps
-        .flatMap((s) => (s.action === 'place-part' || s.action === 'place-jumper' ? [`${s.part} ${s.legs.map((l) => holeName(l.hole)).join(' to ')}`] : []))
+        .flatMap((s) =>
+          s.action === 'place-part' || s.action === 'place-jumper'
+            ? [`${s.part} ${s.legs.map((l) => holeName(l.hole)).join(' to ')}`]
+            : [],
+        )
         .join('; ')}. No two legs of one part in one row.`,
       cue: 'Lamp’s long leg on the plus side?',
       why: 'A mistake found now costs nothing.',

@@ -1,4 +1,11 @@
-import { makeSheet, sessionExpectation, type Outcome, type SessionExpectation, type Sheet, type SheetRequest } from '@/core';
+import {
+  makeSheet,
+  sessionExpectation,
+  type Outcome,
+  type SessionExpectation,
+  type Sheet,
+  type SheetRequest,
+} from '@/core';
 import { lessonSentence } from '@/messages/lessonSentence';
 import { DRAWS, requestFor, sheetSurroundings } from './lessonSheet';
 import { group } from './repositories/groups';
@@ -24,7 +31,14 @@ export async function workOutFor(lessonId: number, groupId: number): Promise<Out
   const summary: SessionSummary = {
     sentence: lessonSentence(sheet.sums),
     lessonVersion: held.version,
-    kit: sheet.kit.lines.map(({ key, spec, each, need, have, short }) => ({ key, spec, each, need, have, short })),
+    kit: sheet.kit.lines.map(({ key, spec, each, need, have, short }) => ({
+      key,
+      spec,
+      each,
+      need,
+      have,
+      short,
+    })),
   };
   const expectation = sessionExpectation(sheet, request);
   return { ok: true, value: { request, sheet, expectation, summary }, findings: made.findings };

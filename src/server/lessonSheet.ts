@@ -1,4 +1,6 @@
-import type { SheetRequest } from '@/core';
+import { makeSheet, type SheetRequest } from '@/core';
+import { sentences } from '@/messages/findings';
+import { lessonSentence } from '@/messages/lessonSentence';
 import type { Lesson } from './repositories/lessons';
 import { houseStyle, meter } from './repositories/settings';
 import { shelf, stockRows } from './repositories/stock';
@@ -30,4 +32,11 @@ export function requestFor(
 ): SheetRequest {
   const { choice, plan, ageGroup } = lesson;
   return { ...surroundings, choice, ageGroup, plan: plan ?? undefined };
+}
+
+/** What a lesson comes to, in one line; no draws are needed for that. */
+export function lessonInShort(lesson: Lesson, surroundings: SheetSurroundings): string {
+  const request = requestFor(lesson, surroundings);
+  const sheet = makeSheet({ ...request, draws: { ...request.draws, samples: 1 } });
+  return sheet.ok ? lessonSentence(sheet.value.sums) : sentences(sheet.findings);
 }

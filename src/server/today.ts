@@ -44,7 +44,12 @@ export async function todayFor(day: string): Promise<Today> {
   const short = [...needed.values()]
     .map(({ line, need }) => ({ line, short: need - (held.get(line.key) ?? 0) }))
     .filter((row) => row.short > 0);
-  return { next: ahead[0], after: ahead.slice(1, 5), retests: retests.filter((r) => r.benches.length > 0).reverse(), short };
+  return {
+    next: ahead[0],
+    after: ahead.slice(1, 5),
+    retests: retests.filter((r) => r.benches.length > 0).reverse(),
+    short,
+  };
 }
 
 async function retestsOf(sessionId: number): Promise<Retest> {
@@ -55,5 +60,11 @@ async function retestsOf(sessionId: number): Promise<Retest> {
     const cause = state === 'close' ? 'too close to call' : likeliestWords(diagnosis);
     return [{ bench, nickname, state, cause, next: nextWords(diagnosis) ?? '' }];
   });
-  return { sessionId, lesson: session.lessonTitle, group: session.groupName, onDate: session.onDate, benches };
+  return {
+    sessionId,
+    lesson: session.lessonTitle,
+    group: session.groupName,
+    onDate: session.onDate,
+    benches,
+  };
 }

@@ -6,7 +6,8 @@ export function MissingPage({ thing, href, place }: { thing: string; href: strin
     <div className="page">
       <h1>{thing} is not here any more.</h1>
       <p>
-        It may have been made on another machine, or its number was mistyped. <Link href={href}>Go to {place}.</Link>
+        It may have been made on another machine, or its number was mistyped.{' '}
+        <Link href={href}>Go to {place}.</Link>
       </p>
     </div>
   );

@@ -11,7 +11,7 @@ interface Props {
 export function SortHead({ figure = false, sorted, onSort, children }: Props) {
   const order = sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none';
   return (
-    <th scope="col" aria-sort={order} className={figure ? 'figure' : undefined}>
+    <th scope="col" aria-sort={order} className={figure ? 'amount' : undefined}>
       <button type="button" className="sort-head" onClick={onSort}>
         {children}
         <span aria-hidden="true">{sorted === 'asc' ? ' ↑' : sorted === 'desc' ? ' ↓' : ''}</span>

@@ -22,7 +22,7 @@ export function ThemeSwitch() {
   return (
     <Button
       variant="text"
-      className="btn-text"
+      className="btn-text small-print"
       onClick={() => {
         document.documentElement.dataset['bsTheme'] = other;
         localStorage.setItem(KEY, other);

@@ -10,9 +10,15 @@ export default async function CheckListPage() {
   const today = dayOf(new Date());
   return (
     <div className="page">
-      <div className="page-head"><h1>Check</h1></div>
+      <div className="page-head">
+        <h1>Check</h1>
+      </div>
       <List title="Today" rows={live.filter((s) => s.onDate === today)} empty="No session today." />
-      <List title="To come" rows={live.filter((s) => s.onDate > today)} empty="Nothing planned: open a lesson and give it to a group at its Class stage." />
+      <List
+        title="To come"
+        rows={live.filter((s) => s.onDate > today)}
+        empty="Nothing planned: open a lesson and give it to a group at its Class stage."
+      />
       <List title="Done" rows={live.filter((s) => s.onDate < today).reverse()} empty="None yet." />
     </div>
   );
@@ -25,7 +31,10 @@ function List({ title, rows, empty }: { title: string; rows: readonly SessionHea
       <ul>
         {rows.map((s) => (
           <li key={s.id}>
-            <Link href={`/check/${s.id}`} className="strong">{s.lessonTitle}</Link>, {s.groupName} <span className="soft">{dayName(s.onDate)}</span>
+            <Link href={`/check/${s.id}`} className="strong">
+              {s.lessonTitle}
+            </Link>
+            , {s.groupName} <span className="soft">{dayName(s.onDate)}</span>
             <div className="small-print">{s.summary.sentence}</div>
           </li>
         ))}

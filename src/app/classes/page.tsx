@@ -15,11 +15,18 @@ export default async function ClassesPage() {
     const next = live.find((s) => s.groupId === group.id && s.onDate >= today);
     return (
       <li key={group.id}>
-        <Link href={`/classes/${group.id}`} className="strong">{group.name}</Link>{' '}
+        <Link href={`/classes/${group.id}`} className="strong">
+          {group.name}
+        </Link>{' '}
         <span className="soft">
-          {group.students.filter((s) => s.archivedAt === null).length} students{group.meets && `, ${group.meets}`}
+          {group.students.filter((s) => s.archivedAt === null).length} students
+          {group.meets && `, ${group.meets}`}
         </span>
-        {next && <div className="small-print">next: {next.lessonTitle}, {dayName(next.onDate)}</div>}
+        {next && (
+          <div className="small-print">
+            next: {next.lessonTitle}, {dayName(next.onDate)}
+          </div>
+        )}
       </li>
     );
   };
@@ -27,7 +34,9 @@ export default async function ClassesPage() {
   const away = all.filter((g) => g.archivedAt !== null);
   return (
     <div className="page">
-      <div className="page-head"><h1>Classes</h1></div>
+      <div className="page-head">
+        <h1>Classes</h1>
+      </div>
       <div className="page-columns">
         <div>
           <section className="ruled">
@@ -48,14 +57,19 @@ export default async function ClassesPage() {
             <ul>
               {live.map((s) => (
                 <li key={s.id}>
-                  <span className="soft">{dayName(s.onDate)}</span> {s.groupName}: <Link href={`/check/${s.id}`}>{s.lessonTitle}</Link>
+                  <span className="soft">{dayName(s.onDate)}</span> {s.groupName}:{' '}
+                  <Link href={`/check/${s.id}`}>{s.lessonTitle}</Link>
                 </li>
               ))}
-              {live.length === 0 && <li className="soft">No session yet: open a lesson and give it to a group.</li>}
+              {live.length === 0 && (
+                <li className="soft">No session yet: open a lesson and give it to a group.</li>
+              )}
             </ul>
           </section>
         </div>
-        <div><NewGroup /></div>
+        <div>
+          <NewGroup />
+        </div>
       </div>
     </div>
   );

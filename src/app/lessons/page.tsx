@@ -1,7 +1,7 @@
 import '@/features/lessons/lessons.css';
 import { LessonList } from '@/features/lessons/LessonList';
 import { NewLesson } from '@/features/lessons/NewLesson';
-import { sheetSurroundings } from '@/server/lessonSheet';
+import { lessonInShort, sheetSurroundings } from '@/server/lessonSheet';
 import { lessons } from '@/server/repositories/lessons';
 
 export const dynamic = 'force-dynamic';
@@ -9,7 +9,11 @@ export const metadata = { title: 'Lessons' };
 
 export default async function LessonsPage() {
   const [all, surroundings] = await Promise.all([lessons(), sheetSurroundings()]);
-  const away = all.filter((l) => l.archivedAt !== null);
+  const listed = (archived: boolean) =>
+    all
+      .filter((l) => (l.archivedAt !== null) === archived)
+      .map((l) => ({ ...l, inShort: lessonInShort(l, surroundings) }));
+  const away = listed(true);
   return (
     <div className="page">
       <div className="page-head">
@@ -17,11 +21,11 @@ export default async function LessonsPage() {
       </div>
       <div className="page-columns">
         <div>
-          <LessonList lessons={all.filter((l) => l.archivedAt === null)} surroundings={surroundings} />
+          <LessonList lessons={listed(false)} />
           {away.length > 0 && (
             <details>
               <summary>Put away ({away.length})</summary>
-              <LessonList lessons={away} surroundings={surroundings} />
+              <LessonList lessons={away} />
             </details>
           )}
         </div>

@@ -10,7 +10,9 @@ export default async function SettingsPage() {
   const [style, ownMeter] = await Promise.all([houseStyle(), meter()]);
   return (
     <div className="page">
-      <div className="page-head"><h1>House style</h1></div>
+      <div className="page-head">
+        <h1>House style</h1>
+      </div>
       <div className="page-columns">
         <section className="ruled">
           <h2>How this house decides</h2>

@@ -10,7 +10,12 @@ export const dynamic = 'force-dynamic';
 export const metadata = { title: 'Store' };
 
 export default async function StorePage() {
-  const [rows, style, shelved, lampFigures] = await Promise.all([stockRows(), houseStyle(), shelf(), lamps()]);
+  const [rows, style, shelved, lampFigures] = await Promise.all([
+    stockRows(),
+    houseStyle(),
+    shelf(),
+    lamps(),
+  ]);
   return (
     <div className="page">
       <div className="page-head">
@@ -20,7 +25,11 @@ export default async function StorePage() {
         <div>
           <section className="ruled">
             <h2>Stock</h2>
-            {rows.length === 0 && <p className="pt-3">Nothing is counted in yet. Add the first part below; until then sums choose from E12.</p>}
+            {rows.length === 0 && (
+              <p className="pt-3">
+                Nothing is counted in yet. Add the first part below; until then sums choose from E12.
+              </p>
+            )}
             <StockTable rows={rows} currency={style.value.currency} />
             <AddStock />
           </section>

@@ -83,12 +83,7 @@ function gate(name: 'before-power' | 'after-power', factor: number): Step {
   return { id: name, action: 'gate', gate: name, minutes: PACE.gate * factor };
 }
 
-function placeStep(
-  placement: Placement,
-  kind: Part['kind'],
-  built: AsBuilt,
-  factor: number,
-): Step {
+function placeStep(placement: Placement, kind: Part['kind'], built: AsBuilt, factor: number): Step {
   const marks = POLARITY[kind]!;
   const legs = Object.entries(placement.legs).map(([pin, hole]) => ({
     pin,

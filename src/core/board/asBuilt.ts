@@ -14,7 +14,11 @@ export interface AsBuilt {
   /** Whether it is the circuit that the lesson wants. */
   readonly asWanted: boolean;
   readonly solved?: Solved;
-  readonly lamps: readonly { readonly part: string; readonly amps: number; readonly brightness: Brightness }[];
+  readonly lamps: readonly {
+    readonly part: string;
+    readonly amps: number;
+    readonly brightness: Brightness;
+  }[];
   readonly findings: readonly Finding[];
 }
 
@@ -45,10 +49,12 @@ export function asBuilt(plan: Plan, wanted: Circuit): AsBuilt {
 }
 
 function lampsOf(circuit: Circuit, solved: Solved): AsBuilt['lamps'] {
-  return circuit.parts.filter((part) => isKind(part, 'led')).map((part) => {
-    const amps = Math.max(0, solved.parts[part.id]?.amps ?? 0);
-    return { part: part.id, amps, brightness: brightnessAt(amps, part.params.maxAmps) };
-  });
+  return circuit.parts
+    .filter((part) => isKind(part, 'led'))
+    .map((part) => {
+      const amps = Math.max(0, solved.parts[part.id]?.amps ?? 0);
+      return { part: part.id, amps, brightness: brightnessAt(amps, part.params.maxAmps) };
+    });
 }
 
 /** Legs that share a strip with their own part, and legs that share it with nothing. */
@@ -90,7 +96,9 @@ function electrical(circuit: Circuit, solved: Solved, wanted: Circuit): Finding[
     if (isKind(part, 'led')) return lampFindings(part.id, figures, part.params.maxAmps);
     if (isKind(part, 'resistor') && figures.watts > part.params.watts) {
       const { watts } = figures;
-      return [finding('resistor-over-rating', { part: part.id, watts, rating: part.params.watts }, 'warning')];
+      return [
+        finding('resistor-over-rating', { part: part.id, watts, rating: part.params.watts }, 'warning'),
+      ];
     }
     if (part.kind === 'wire' && partOf(wanted, part.id)?.kind === 'resistor') {
       return [finding('no-resistor', { part: part.id }, 'warning')];

@@ -12,9 +12,7 @@ export function moveLeg(plan: Plan, part: string, pin: string, hole: HoleName): 
 /** Shifts a whole part by rows and columns; columns step over the trench. */
 export function shiftPart(plan: Plan, part: string, rows: number, columns: number): Outcome<Plan> {
   return relegged(plan, part, (legs) =>
-    Object.fromEntries(
-      Object.entries(legs).map(([pin, hole]) => [pin, shifted(plan, hole, rows, columns)]),
-    ),
+    Object.fromEntries(Object.entries(legs).map(([pin, hole]) => [pin, shifted(plan, hole, rows, columns)])),
   );
 }
 

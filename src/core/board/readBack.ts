@@ -14,9 +14,7 @@ export function readBack(plan: Plan, wanted: Circuit): Circuit {
   const board = boardOf(plan);
   const strip = (hole: string) => holeOf(board, hole)?.strip ?? hole;
   const parts = plan.placements.flatMap((placement) => {
-    const pins = Object.fromEntries(
-      Object.entries(placement.legs).map(([pin, hole]) => [pin, strip(hole)]),
-    );
+    const pins = Object.fromEntries(Object.entries(placement.legs).map(([pin, hole]) => [pin, strip(hole)]));
     const part = placedPart(placement, wanted);
     return part ? [standIn(part, placement, pins)] : [];
   });

@@ -6,9 +6,7 @@ import type { Circuit, Part } from '../circuit/circuit';
  * Wires are looked through; a part without polarity may lie either way.
  */
 export function sameCircuit(one: Circuit, other: Circuit): boolean {
-  return (
-    figures(one) === figures(other) && JSON.stringify(nets(one)) === JSON.stringify(nets(other))
-  );
+  return figures(one) === figures(other) && JSON.stringify(nets(one)) === JSON.stringify(nets(other));
 }
 
 function figures(circuit: Circuit): string {
@@ -31,9 +29,7 @@ export function nets(circuit: Circuit): string[][] {
       byNode.set(net, [...(byNode.get(net) ?? []), name]);
     }
   }
-  return [...byNode.values()]
-    .map((pins) => pins.sort())
-    .sort((a, b) => a.join().localeCompare(b.join()));
+  return [...byNode.values()].map((pins) => pins.sort()).sort((a, b) => a.join().localeCompare(b.join()));
 }
 
 /** A function from a node to the name its whole net goes by, wires looked through. */

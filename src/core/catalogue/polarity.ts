@@ -1,13 +1,6 @@
 /** How to tell the legs of a part apart. A cue is a code; `messages/` draws the words, `ui/` the picture. */
 export type PolarityCue =
-  | 'long-leg'
-  | 'flat-edge'
-  | 'band-end'
-  | 'stripe-minus'
-  | 'plus-face'
-  | 'red-wire'
-  | 'black-wire'
-  | 'none';
+  'long-leg' | 'flat-edge' | 'band-end' | 'stripe-minus' | 'plus-face' | 'red-wire' | 'black-wire' | 'none';
 
 export interface PolarityMarks {
   readonly polarised: boolean;

@@ -4,8 +4,8 @@ export const SERIES_NAMES = ['E3', 'E6', 'E12', 'E24', 'E48', 'E96'] as const;
 export type SeriesName = (typeof SERIES_NAMES)[number];
 
 const E24 = [
-  1.0, 1.1, 1.2, 1.3, 1.5, 1.6, 1.8, 2.0, 2.2, 2.4, 2.7, 3.0, 3.3, 3.6, 3.9, 4.3, 4.7, 5.1, 5.6, 6.2,
-  6.8, 7.5, 8.2, 9.1,
+  1.0, 1.1, 1.2, 1.3, 1.5, 1.6, 1.8, 2.0, 2.2, 2.4, 2.7, 3.0, 3.3, 3.6, 3.9, 4.3, 4.7, 5.1, 5.6, 6.2, 6.8,
+  7.5, 8.2, 9.1,
 ];
 
 /** The values of one decade, 1 to below 10. Source: IEC 60063:2015 (E48 and E96 are 10^(i/n) at three digits). */

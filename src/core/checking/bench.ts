@@ -35,7 +35,10 @@ export function judgeReading(
   };
 }
 
-/** Judges all current readings of one bench, and looks for the cause when one is not plainly right. */
+/**
+ * Judges all current readings of one bench, and looks for the cause when one is not plainly right.
+ * One reading at the edge of its band is a close call by itself; with the others it may be plain enough.
+ */
 export function judgeBench(session: SessionExpectation, noted: readonly Noted[]): JudgedBench {
   const verdicts: Record<string, Verdict> = {};
   const taken: { point: number; value: number; halfWidth: number }[] = [];
@@ -47,5 +50,17 @@ export function judgeBench(session: SessionExpectation, noted: readonly Noted[])
   }
   const state = benchState(Object.values(verdicts).map((v) => v.verdict));
   if (state === 'none' || state === 'right') return { verdicts, state };
-  return { verdicts, state, diagnosis: diagnose(session.dictionary, session.meter, taken) };
+  const diagnosis = diagnose(session.dictionary, session.meter, taken);
+  if (state === 'close' && taken.length > 1 && surelyRight(diagnosis)) return { verdicts, state: 'right' };
+  return { verdicts, state, diagnosis };
+}
+
+/** Belief in the right build from which a reading at the edge of its band no longer holds a bench up. */
+const SURE = 0.95;
+
+function surelyRight({ groups }: Diagnosis): boolean {
+  const first = groups[0];
+  return (
+    first !== undefined && first.probability >= SURE && first.causes.some(({ code }) => code === 'right')
+  );
 }

@@ -33,9 +33,7 @@ export function diagnose(
   meter: MeterFigures,
   taken: readonly Taken[],
 ): Diagnosis {
-  const weights = dictionary.signatures.map(
-    (s) => Math.log(s.prior) + logLikelihood(s, taken),
-  );
+  const weights = dictionary.signatures.map((s) => Math.log(s.prior) + logLikelihood(s, taken));
   const else_ = Math.log(SOMETHING_ELSE_PRIOR) + flatDensity(dictionary, taken);
   const top = Math.max(else_, ...weights);
   const raw = [...weights, else_].map((w) => Math.exp(w - top));
@@ -72,14 +70,16 @@ function grouped(
       data: signature?.data ?? {},
       probability: beliefs[i]!,
     };
-    const same = groups.find(
-      (g) => signature && g.lead && indistinct(dictionary, meter, g.lead, signature),
-    );
+    const same = groups.find((g) => signature && g.lead && indistinct(dictionary, meter, g.lead, signature));
     if (same) {
       if (cause.probability > 1e-4) same.causes.push(cause);
       same.probability += cause.probability;
     } else {
-      groups.push({ ...(signature ? { lead: signature } : {}), causes: [cause], probability: cause.probability });
+      groups.push({
+        ...(signature ? { lead: signature } : {}),
+        causes: [cause],
+        probability: cause.probability,
+      });
     }
   }
   return groups

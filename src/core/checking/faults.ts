@@ -168,7 +168,14 @@ function supplyFaults(context: FaultContext, part: PartOf<'supply'>): Candidate[
   const weaker = tired.volts < part.params.volts * 0.99;
   return [
     ...(weaker
-      ? [candidate('supply-tired', here, 1.5, changed({ volts: tired.volts, ohms: tired.ohms, tolerance: 0.06 }))]
+      ? [
+          candidate(
+            'supply-tired',
+            here,
+            1.5,
+            changed({ volts: tired.volts, ohms: tired.ohms, tolerance: 0.06 }),
+          ),
+        ]
       : []),
     candidate('supply-reversed', here, 0.7, changed({ volts: -part.params.volts })),
     candidate('supply-dead', here, 0.6, changed({ volts: 0, ohms: Math.max(1, part.params.ohms) })),
@@ -183,23 +190,25 @@ function strayLegs({ plan, circuit }: FaultContext): Candidate[] {
   const wanted = JSON.stringify(nets(circuit));
   const seen = new Set<string>();
   return plan.placements.flatMap((placement) =>
-    placement.part === 'B1' ? [] : Object.entries(placement.legs).flatMap(([pin, hole]) =>
-      [-1, 1].flatMap((rows): Candidate[] => {
-        const to = shifted(plan, hole, rows, 0);
-        if (!holeOf(board, to) || taken.has(to) || holeOf(board, to)?.rail) return [];
-        const astray = {
-          ...plan,
-          placements: plan.placements.map((p) =>
-            p === placement ? { ...p, legs: { ...p.legs, [pin]: to } } : p,
-          ),
-        };
-        const built = closedUp(readBack(astray, circuit));
-        const key = JSON.stringify(nets(built));
-        if (key === wanted || seen.has(key)) return [];
-        seen.add(key);
-        return [candidate('leg-astray', { part: placement.part, pin, hole: to }, 0.4, built)];
-      }),
-    ),
+    placement.part === 'B1'
+      ? []
+      : Object.entries(placement.legs).flatMap(([pin, hole]) =>
+          [-1, 1].flatMap((rows): Candidate[] => {
+            const to = shifted(plan, hole, rows, 0);
+            if (!holeOf(board, to) || taken.has(to) || holeOf(board, to)?.rail) return [];
+            const astray = {
+              ...plan,
+              placements: plan.placements.map((p) =>
+                p === placement ? { ...p, legs: { ...p.legs, [pin]: to } } : p,
+              ),
+            };
+            const built = closedUp(readBack(astray, circuit));
+            const key = JSON.stringify(nets(built));
+            if (key === wanted || seen.has(key)) return [];
+            seen.add(key);
+            return [candidate('leg-astray', { part: placement.part, pin, hole: to }, 0.4, built)];
+          }),
+        ),
   );
 }
 

@@ -37,10 +37,7 @@ function spreadWith(signature: Signature, point: number, halfWidth: number): num
  * Natural logarithm of the density of the readings under a candidate (multivariate normal of the drawn
  * circuits, with the meter's variance added), or −Infinity when a reading excludes it.
  */
-export function logLikelihood(
-  signature: Signature,
-  taken: readonly Taken[],
-): number {
+export function logLikelihood(signature: Signature, taken: readonly Taken[]): number {
   for (const { point, value, halfWidth } of taken) {
     const away = Math.abs(value - signature.means[point]!);
     if (away > EXCLUDED_AT * spreadWith(signature, point, halfWidth)) return -Infinity;

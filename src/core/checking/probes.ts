@@ -43,20 +43,11 @@ export function withMeterAt(
 }
 
 /** The circuit with a meter of `ohms` between two nodes, and its current as the only check. */
-export function withMeter(
-  circuit: Circuit,
-  from: string,
-  to: string,
-  id: string,
-  ohms: number,
-): Circuit {
+export function withMeter(circuit: Circuit, from: string, to: string, id: string, ohms: number): Circuit {
   const params = { ohms, tolerance: 0, watts: 10 };
   return {
     ...circuit,
-    parts: [
-      ...circuit.parts,
-      { id: METER_PART, kind: 'resistor', pins: { a: from, b: to }, params },
-    ],
+    parts: [...circuit.parts, { id: METER_PART, kind: 'resistor', pins: { a: from, b: to }, params }],
     checks: [{ id, measure: 'amps', part: METER_PART }],
   };
 }

@@ -1,4 +1,10 @@
-import { meterHalfWidth, rangeFor, type Measured, type MeterFigures, type MeterReading } from '../catalogue/meter';
+import {
+  meterHalfWidth,
+  rangeFor,
+  type Measured,
+  type MeterFigures,
+  type MeterReading,
+} from '../catalogue/meter';
 
 export type VerdictName = 'right' | 'close' | 'off';
 
@@ -38,11 +44,7 @@ export function judge(
   return { verdict: 'close', uncertainty, side, settle: finer ? 'finer-range' : 'other-measurement' };
 }
 
-export function expandedUncertainty(
-  reading: MeterReading,
-  meter: MeterFigures,
-  measured: Measured,
-): number {
+export function expandedUncertainty(reading: MeterReading, meter: MeterFigures, measured: Measured): number {
   return (2 * meterHalfWidth(meter, measured, reading)) / Math.sqrt(3);
 }
 

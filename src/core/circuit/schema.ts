@@ -14,9 +14,10 @@ function partSchema(kind: Kind) {
 
 type PartSchema = ReturnType<typeof partSchema>;
 
-export const partSchemas = Object.fromEntries(
-  KINDS.map((kind) => [kind, partSchema(kind)]),
-) as Record<Kind, PartSchema>;
+export const partSchemas = Object.fromEntries(KINDS.map((kind) => [kind, partSchema(kind)])) as Record<
+  Kind,
+  PartSchema
+>;
 
 const [firstKind, ...otherKinds] = KINDS;
 const part = z.discriminatedUnion('kind', [

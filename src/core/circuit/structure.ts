@@ -49,9 +49,7 @@ export function cutOffParts(circuit: Circuit): Part[] {
 function conducting(part: Part): [string, string][] {
   const device = DEVICES[part.kind];
   const pins: readonly string[] = device.pins;
-  const paths = (device.paths as (params: unknown) => readonly (readonly [number, number])[])(
-    part.params,
-  );
+  const paths = (device.paths as (params: unknown) => readonly (readonly [number, number])[])(part.params);
   return paths.map(([a, b]) => [part.pins[pins[a]!]!, part.pins[pins[b]!]!]);
 }
 

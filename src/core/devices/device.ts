@@ -70,9 +70,7 @@ export interface Instance {
 export function rectangular(field: string, nominal: number, tolerance: number): Spread[] {
   if (!(tolerance > 0) || nominal === 0) return [];
   const half = Math.abs(nominal) * tolerance;
-  return [
-    { field, shape: 'rectangular', low: nominal - half, mode: nominal, high: nominal + half },
-  ];
+  return [{ field, shape: 'rectangular', low: nominal - half, mode: nominal, high: nominal + half }];
 }
 
 export function isProblem(value: unknown): value is FieldProblem {

@@ -29,10 +29,7 @@ export function quantityField(unit: Unit, low: number, high: number) {
 
 /** A share between two limits, without unit. */
 export function shareField(low: number, high: number) {
-  return z
-    .number()
-    .min(low, `must be at least ${low}`)
-    .max(high, `must be at most ${high}`);
+  return z.number().min(low, `must be at least ${low}`).max(high, `must be at most ${high}`);
 }
 
 export const ohmsField = quantityField('Ω', 0, 1e12);

@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import { LIMITS } from '../numerics/limits';
 import { wrightOmega } from '../numerics/omega';
 import { THERMAL_VOLTS } from '../quantities/constants';
@@ -65,9 +64,7 @@ export class Junction {
   setVf(vf: Volts): void {
     const { at } = this.figures;
     this.saturation = at / Math.expm1((vf - this.rs * at) / this.unit);
-    this.offset =
-      (this.rs * this.saturation) / this.unit +
-      Math.log((this.rs * this.saturation) / this.unit);
+    this.offset = (this.rs * this.saturation) / this.unit + Math.log((this.rs * this.saturation) / this.unit);
   }
 
   /** Leaves current and slope at `volts` in `amps` and `siemens`. */

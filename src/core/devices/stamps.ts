@@ -10,25 +10,13 @@ export function stampConductance(eq: Equations, a: number, b: number, siemens: n
 }
 
 /** A current `amps` into the part at `a` and out at `b`, with slope `siemens` by the volts from a to b. */
-export function stampCurrent(
-  eq: Equations,
-  a: number,
-  b: number,
-  amps: number,
-  siemens: number,
-): void {
+export function stampCurrent(eq: Equations, a: number, b: number, amps: number, siemens: number): void {
   eq.residual[a]! += amps;
   eq.residual[b]! -= amps;
   addDerivative(eq.matrix, eq.stride, a, b, siemens);
 }
 
-function addDerivative(
-  matrix: Float64Array,
-  stride: number,
-  a: number,
-  b: number,
-  siemens: number,
-): void {
+function addDerivative(matrix: Float64Array, stride: number, a: number, b: number, siemens: number): void {
   matrix[a * stride + a]! += siemens;
   matrix[b * stride + b]! += siemens;
   matrix[a * stride + b]! -= siemens;

@@ -40,7 +40,10 @@ function unionProblem(issue: Extract<Issue, { code: 'invalid_union' }>): {
   problem: string;
 } {
   if (issue.discriminator) {
-    return { path: [...issue.path.filter((p) => p !== issue.discriminator), issue.discriminator], problem: 'is not a known one' };
+    return {
+      path: [...issue.path.filter((p) => p !== issue.discriminator), issue.discriminator],
+      problem: 'is not a known one',
+    };
   }
   const missing = issue.errors.flat().some((inner) => inner.message.includes('received undefined'));
   return { path: issue.path, problem: missing ? 'is missing' : 'must be a figure' };

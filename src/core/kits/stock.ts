@@ -7,7 +7,11 @@ export const stockSpecSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('resistor'), ohms: z.number().positive().max(1e9) }),
   z.strictObject({ kind: z.literal('led'), lamp: z.enum(LAMP_TYPES) }),
   z.strictObject({ kind: z.literal('cell'), supply: z.enum(SUPPLY_KINDS) }),
-  z.strictObject({ kind: z.literal('holder'), supply: z.enum(SUPPLY_KINDS), cells: z.number().int().min(1).max(10) }),
+  z.strictObject({
+    kind: z.literal('holder'),
+    supply: z.enum(SUPPLY_KINDS),
+    cells: z.number().int().min(1).max(10),
+  }),
   z.strictObject({ kind: z.literal('supply'), supply: z.enum(SUPPLY_KINDS) }),
   z.strictObject({ kind: z.literal('jumper') }),
   z.strictObject({ kind: z.literal('board'), board: z.literal('half') }),

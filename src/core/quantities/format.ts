@@ -27,6 +27,12 @@ export function formatQuantity(value: number, unit: Unit, digits = 3): string {
   return `${text}${THIN}${prefix}${unit}`;
 }
 
+/** A figure as somebody entered it: no zeros that were never typed (`10 mA`, `4.8 V`). */
+export function formatEntered(value: number, unit: Unit): string {
+  const [scale, prefix] = stepFor(Math.abs(value), unit);
+  return `${Number((value / scale).toPrecision(6)).toString()}${THIN}${prefix}${unit}`;
+}
+
 /** The same without the unit, for columns whose head names it; `scale` is what the head counts in (1e-3 for mA). */
 export function formatPlain(value: number, scale = 1, digits = 3): string {
   return significant(value / scale, digits);
@@ -39,10 +45,12 @@ function engineering(value: number, unit: Unit, digits: number): { text: string;
   return { text: significant(value / scale, digits), prefix };
 }
 
-/** Volts from 0.1 up keep their unit (0.29 V, as a meter shows it); currents below 1 A go to mA. */
+/** Volts from 0.1 and ohms from 0.01 up keep their unit (0.29 V, as a meter shows it); currents below 1 A go to mA. */
+const KEEPS_UNIT_FROM: Readonly<Partial<Record<Unit, number>>> = { V: 0.1, Ω: 0.01 };
+
 function stepFor(size: number, unit: Unit): readonly [number, string] {
   if (size === 0) return [1, ''];
-  if (unit === 'V' && size >= 0.1 && size < 1000) return [1, ''];
+  if (size >= (KEEPS_UNIT_FROM[unit] ?? 1) && size < 1000) return [1, ''];
   return STEPS.find(([scale]) => size >= scale * (1 - 1e-12)) ?? [1e-12, 'p'];
 }
 

@@ -17,7 +17,13 @@ export function BandChart({ point, name }: { point: Expected; name: string }) {
   const label = `${name}: typical ${formatQuantity(point.typical, point.unit)}, 95 % between ${formatQuantity(point.low, point.unit)} and ${formatQuantity(point.high, point.unit)}, worst corners ${formatQuantity(point.worstLow, point.unit)} and ${formatQuantity(point.worstHigh, point.unit)}`;
   return (
     <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="band-chart" role="img" aria-label={label}>
-      <rect x={x(point.low)} y="16" width={x(point.high) - x(point.low)} height={BASE - 16} fill="var(--band)" />
+      <rect
+        x={x(point.low)}
+        y="16"
+        width={x(point.high) - x(point.low)}
+        height={BASE - 16}
+        fill="var(--band)"
+      />
       <path d={shape} fill="var(--petrol)" fillOpacity="0.28" stroke="var(--petrol)" strokeWidth="1.1" />
       <line x1={LEFT} x2={RIGHT} y1={BASE} y2={BASE} stroke="var(--ink)" strokeWidth="1" />
       {ticks.map((tick) => (
@@ -33,8 +39,22 @@ export function BandChart({ point, name }: { point: Expected; name: string }) {
       </text>
       <Edge x={x(point.low)} anchor="end" text={formatPlain(point.low, scale)} />
       <Edge x={x(point.high)} anchor="start" text={formatPlain(point.high, scale)} />
-      <line x1={x(point.typical)} x2={x(point.typical)} y1="12" y2={BASE} stroke="var(--copper)" strokeWidth="2" />
-      <text x={x(point.typical)} y="10" textAnchor="middle" fontSize="11.5" fontWeight="700" fill="var(--ink)">
+      <line
+        x1={x(point.typical)}
+        x2={x(point.typical)}
+        y1="12"
+        y2={BASE}
+        stroke="var(--copper)"
+        strokeWidth="2"
+      />
+      <text
+        x={x(point.typical)}
+        y="10"
+        textAnchor="middle"
+        fontSize="11.5"
+        fontWeight="700"
+        fill="var(--ink)"
+      >
         {formatPlain(point.typical, scale)}
       </text>
       {[point.worstLow, point.worstHigh].map((corner) => (

@@ -4,15 +4,8 @@ import { likeliestWords, nextWords } from '@/messages/causes';
 import { checkpointName } from '@/messages/names';
 import type { Reading } from '@/server/repositories/readings';
 import { StatusMark, STATUS_WORDS } from '@/ui/StatusMark';
-import type { Bench } from './CheckGrid';
+import type { Bench, Refused } from './bench';
 import { ReadingCell } from './ReadingCell';
-
-/** What was typed and not taken, why, and the figure that was perhaps meant. */
-export interface Refused {
-  readonly typed: string;
-  readonly message: string;
-  readonly perhaps?: string;
-}
 
 interface Props {
   readonly row: number;
@@ -61,19 +54,38 @@ export function BenchRow(props: Props) {
         </td>
         {cell(predicted, 0, undefined)}
         {points.map((point, i) => cell(point.id, i + 1, point))}
-        <td className="cause" role="status">{judged?.diagnosis && <CauseWords judged={judged} />}</td>
+        <td className="cause" role="status">
+          {judged?.diagnosis && <CauseWords judged={judged} />}
+        </td>
       </tr>
       {open.map(({ point, problem }) => (
         <tr key={point} className="refused-row">
           <td colSpan={points.length + 4} role="alert">
-            <strong>Bench {student.bench}, {point === predicted ? 'predicted' : checkpointName(point)}:</strong> {problem.message}{' '}
+            <strong>
+              Bench {student.bench}, {point === predicted ? 'predicted' : checkpointName(point)}:
+            </strong>{' '}
+            {problem.message}{' '}
             {problem.perhaps && (
               <>
-                <Button size="sm" variant="quiet" onClick={() => props.onTake(student, point, problem.perhaps!)}>Take {problem.perhaps}</Button>{' '}
-                <Button size="sm" variant="quiet" onClick={() => props.onTake(student, point, problem.typed, true)}>Keep {problem.typed}</Button>{' '}
+                <Button
+                  size="sm"
+                  variant="quiet"
+                  onClick={() => props.onTake(student, point, problem.perhaps!)}
+                >
+                  Take {problem.perhaps}
+                </Button>{' '}
+                <Button
+                  size="sm"
+                  variant="quiet"
+                  onClick={() => props.onTake(student, point, problem.typed, true)}
+                >
+                  Keep {problem.typed}
+                </Button>{' '}
               </>
             )}
-            <Button size="sm" variant="quiet" onClick={() => props.onRevert(point)}>Leave it out</Button>
+            <Button size="sm" variant="quiet" onClick={() => props.onRevert(point)}>
+              Leave it out
+            </Button>
           </td>
         </tr>
       ))}
@@ -90,7 +102,11 @@ function CauseWords({ judged }: { judged: JudgedBench }) {
     return (
       <>
         <strong>Close call</strong>
-        <div className="small-print">{finer ? 'a finer range would settle it' : (nextWords(diagnosis) ?? 'measure another checkpoint, or try a fresh pack')}</div>
+        <div className="small-print">
+          {finer
+            ? 'a finer range would settle it'
+            : (nextWords(diagnosis) ?? 'measure another checkpoint, or try a fresh pack')}
+        </div>
       </>
     );
   }

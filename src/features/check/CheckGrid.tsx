@@ -4,23 +4,26 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { formatPlain, implausible, noteReading, type Expected, type JudgedBench, type Noted, type SessionExpectation } from '@/core';
+import {
+  formatPlain,
+  implausible,
+  noteReading,
+  type Expected,
+  type JudgedBench,
+  type Noted,
+  type SessionExpectation,
+} from '@/core';
 import { renewSession } from '@/features/sheet/actions';
 import { sentences } from '@/messages/findings';
 import { checkpointName } from '@/messages/names';
 import type { Reading } from '@/server/repositories/readings';
 import { Note } from '@/ui/Note';
 import { StatusMark, STATUS_WORDS, type Status } from '@/ui/StatusMark';
-import { BenchRow, type Refused } from './BenchRow';
+import type { Bench, Refused } from './bench';
+import { BenchRow } from './BenchRow';
 import { StripChart } from './StripChart';
 import { useJudged } from './useJudged';
 import { useOutbox } from './useOutbox';
-
-export interface Bench {
-  readonly id: number;
-  readonly bench: number;
-  readonly nickname: string;
-}
 
 export interface CheckGridProps {
   readonly sessionId: number;
@@ -41,14 +44,23 @@ export function CheckGrid(props: CheckGridProps) {
   const [again, setAgain] = useState<'retest' | 'correction'>('retest');
   const [column, setColumn] = useState(points.findIndex((p) => p.id === 'resistor'));
   const outbox = useOutbox(sessionId, (reading, entryKey) =>
-    setTaken((before) => [...before.filter((r) => r.id !== localId(entryKey) && r.id !== reading.id), reading].sort((a, b) => order(a) - order(b))),
+    setTaken((before) =>
+      [...before.filter((r) => r.id !== localId(entryKey) && r.id !== reading.id), reading].sort(
+        (a, b) => order(a) - order(b),
+      ),
+    ),
   );
   const all = useMemo(() => {
     const known = new Set(taken.map((r) => r.id));
-    const waiting = outbox.waiting.map((r) => ({ ...r, id: localId(r.entryKey) })).filter((r) => !known.has(r.id));
+    const waiting = outbox.waiting
+      .map((r) => ({ ...r, id: localId(r.entryKey) }))
+      .filter((r) => !known.has(r.id));
     return [...taken, ...waiting];
   }, [taken, outbox.waiting]);
-  const benches = useMemo(() => students.map(({ id }) => currentNoted(id, all, predicted)), [students, all, predicted]);
+  const benches = useMemo(
+    () => students.map(({ id }) => currentNoted(id, all, predicted)),
+    [students, all, predicted],
+  );
   const judged = useJudged(expectation, benches, props.judged);
 
   const setProblem = (key: string, problem: Refused | undefined) =>
@@ -93,8 +105,11 @@ export function CheckGrid(props: CheckGridProps) {
       {props.outdated && <Outdated sessionId={sessionId} />}
       {outbox.problem && (
         <Note kind="refusal" live>
-          {outbox.waiting.length} {outbox.waiting.length === 1 ? 'reading is' : 'readings are'} kept in this browser only. {outbox.problem}{' '}
-          <Button variant="text" className="btn-text" onClick={outbox.retry}>Send again</Button>
+          {outbox.waiting.length} {outbox.waiting.length === 1 ? 'reading is' : 'readings are'} kept in this
+          browser only. {outbox.problem}{' '}
+          <Button variant="text" className="btn-text" onClick={outbox.retry}>
+            Send again
+          </Button>
         </Note>
       )}
       {strip && (
@@ -113,8 +128,14 @@ export function CheckGrid(props: CheckGridProps) {
             <tr>
               <th scope="col">bench</th>
               <th scope="col">state</th>
-              <th scope="col">predicted<br />mA</th>
-              {points.map((point) => <ColumnHead key={point.id} point={point} />)}
+              <th scope="col">
+                predicted
+                <br />
+                mA
+              </th>
+              {points.map((point) => (
+                <ColumnHead key={point.id} point={point} />
+              ))}
               <th scope="col">most likely, and what would settle it</th>
             </tr>
           </thead>
@@ -171,12 +192,24 @@ function ColumnHead({ point }: { point: Expected }) {
 
 const STATES: readonly Status[] = ['right', 'close', 'off', 'none'];
 
-function GridHead({ judged, again, onAgain }: { judged: readonly JudgedBench[]; again: 'retest' | 'correction'; onAgain: (kind: 'retest' | 'correction') => void }) {
+function GridHead({
+  judged,
+  again,
+  onAgain,
+}: {
+  judged: readonly JudgedBench[];
+  again: 'retest' | 'correction';
+  onAgain: (kind: 'retest' | 'correction') => void;
+}) {
   return (
     <div className="grid-head">
       <Form.Group controlId="again" className="again">
         <Form.Label>A second figure in a cell is</Form.Label>
-        <Form.Select size="sm" value={again} onChange={(event) => onAgain(event.target.value as 'retest' | 'correction')}>
+        <Form.Select
+          size="sm"
+          value={again}
+          onChange={(event) => onAgain(event.target.value as 'retest' | 'correction')}
+        >
           <option value="retest">a retest</option>
           <option value="correction">a correction</option>
         </Form.Select>
@@ -184,8 +217,8 @@ function GridHead({ judged, again, onAgain }: { judged: readonly JudgedBench[]; 
       <ul className="tally" aria-label="Benches so far">
         {STATES.map((state) => (
           <li key={state}>
-            <StatusMark status={state} />{' '}
-            <strong>{judged.filter((j) => j.state === state).length}</strong> {state === 'none' ? 'to come' : STATUS_WORDS[state]}
+            <StatusMark status={state} /> <strong>{judged.filter((j) => j.state === state).length}</strong>{' '}
+            {state === 'none' ? 'to come' : STATUS_WORDS[state]}
           </li>
         ))}
       </ul>
@@ -204,7 +237,9 @@ function Outdated({ sessionId }: { sessionId: number }) {
   return (
     <Note>
       The lesson has changed since it was given; these bands are from before.{' '}
-      <Button variant="text" className="btn-text" onClick={() => void renew()}>Judge by the lesson as it is now</Button>
+      <Button variant="text" className="btn-text" onClick={() => void renew()}>
+        Judge by the lesson as it is now
+      </Button>
       {problem}
     </Note>
   );

@@ -8,9 +8,22 @@ const COLOUR: Readonly<Record<VerdictName, string>> = {
 };
 
 /** Where a reading lies against its band: a bar for the band, a tick for the reading; off the end it points outwards. */
-export function MiniBand({ low, high, value, verdict }: { low: number; high: number; value: number; verdict: VerdictName }) {
+export function MiniBand({
+  low,
+  high,
+  value,
+  verdict,
+}: {
+  low: number;
+  high: number;
+  value: number;
+  verdict: VerdictName;
+}) {
   const width = high - low;
-  const x = scaleLinear().domain([low - width, high + width]).range([2, 66]).clamp(true);
+  const x = scaleLinear()
+    .domain([low - width, high + width])
+    .range([2, 66])
+    .clamp(true);
   const beyond = value < low - width ? 'low' : value > high + width ? 'high' : undefined;
   return (
     <svg viewBox="0 0 68 12" width="68" height="12" aria-hidden="true" className="mini-band">

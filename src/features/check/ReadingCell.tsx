@@ -71,7 +71,9 @@ export function ReadingCell(props: Props) {
         />
         {history.length > 1 && <Earlier history={history} label={label} />}
       </div>
-      {band && current && verdict && <MiniBand low={band.low} high={band.high} value={current.value} verdict={verdict} />}
+      {band && current && verdict && (
+        <MiniBand low={band.low} high={band.high} value={current.value} verdict={verdict} />
+      )}
     </td>
   );
 }
@@ -94,7 +96,10 @@ function Earlier({ history, label }: { history: readonly ShownReading[]; label: 
         <ol className="history">
           {history.map((reading, i) => (
             <li key={i}>
-              {reading.typed} <span className="soft">{KIND_WORDS[reading.kind]}, {clockTime(reading.takenAt)}</span>
+              {reading.typed}{' '}
+              <span className="soft">
+                {KIND_WORDS[reading.kind]}, {clockTime(reading.takenAt)}
+              </span>
             </li>
           ))}
         </ol>

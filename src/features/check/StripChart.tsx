@@ -1,10 +1,21 @@
 import { scaleLinear } from 'd3';
-import { columnSummary, formatPercent, formatPlain, formatQuantity, type Expected, type VerdictName } from '@/core';
+import {
+  columnSummary,
+  formatPercent,
+  formatPlain,
+  formatQuantity,
+  type Expected,
+  type VerdictName,
+} from '@/core';
 import { capital, checkpointName } from '@/messages/names';
 
 interface Props {
   readonly point: Expected;
-  readonly readings: readonly { readonly bench: number; readonly value: number; readonly verdict: VerdictName }[];
+  readonly readings: readonly {
+    readonly bench: number;
+    readonly value: number;
+    readonly verdict: VerdictName;
+  }[];
 }
 
 const WIDTH = 420;
@@ -35,9 +46,15 @@ export function StripChart({ point, readings }: Props) {
         ))}
       </svg>
       <p>
-        <strong>{capital(checkpointName(point.id))}.</strong> {measured === 0 ? 'No bench yet' : `${measured} ${measured === 1 ? 'bench' : 'benches'}`} against {q(low)} to {q(high)}.
+        <strong>{capital(checkpointName(point.id))}.</strong>{' '}
+        {measured === 0 ? 'No bench yet' : `${measured} ${measured === 1 ? 'bench' : 'benches'}`} against{' '}
+        {q(low)} to {q(high)}.
         {offset !== undefined && right > 1 && Math.abs(offset) >= 0.005 && (
-          <> The right ones sit {formatPercent(Math.abs(offset))} {offset > 0 ? 'above' : 'below'} typical ({q(point.typical)}).</>
+          <>
+            {' '}
+            The right ones sit {formatPercent(Math.abs(offset))} {offset > 0 ? 'above' : 'below'} typical (
+            {q(point.typical)}).
+          </>
         )}
       </p>
     </div>

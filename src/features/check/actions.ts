@@ -21,7 +21,8 @@ const readingSchema = z.strictObject({
 export async function keepReading(reading: NewReading): Promise<Answer<Reading>> {
   return guarded(async () => {
     const checked = readingSchema.safeParse(reading);
-    if (!checked.success) return failed(`The reading “${reading.typed}” cannot be kept: ${checked.error.issues[0]!.message}.`);
+    if (!checked.success)
+      return failed(`The reading “${reading.typed}” cannot be kept: ${checked.error.issues[0]!.message}.`);
     return done(await addReading(checked.data));
   });
 }

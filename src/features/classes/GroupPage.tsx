@@ -8,7 +8,15 @@ import type { Group, Student } from '@/server/repositories/groups';
 import { dayName } from '@/ui/dates';
 import { Note } from '@/ui/Note';
 import { useAnswer } from '@/ui/useAnswer';
-import { changeDay, changeStudent, enrol, letLeave, putAwayGroup, putAwaySession, renameGroup } from './actions';
+import {
+  changeDay,
+  changeStudent,
+  enrol,
+  letLeave,
+  putAwayGroup,
+  putAwaySession,
+  renameGroup,
+} from './actions';
 
 export interface GroupSession {
   readonly id: number;
@@ -35,17 +43,27 @@ export function GroupPage({ group, sessions }: { group: Group; sessions: readonl
                   <tr>
                     <th scope="col">bench</th>
                     <th scope="col">nickname</th>
-                    <th><span className="visually-hidden">change</span></th>
+                    <th>
+                      <span className="visually-hidden">change</span>
+                    </th>
                   </tr>
                 </thead>
-                <tbody>{present.map((student) => <StudentRow key={student.id} student={student} />)}</tbody>
+                <tbody>
+                  {present.map((student) => (
+                    <StudentRow key={student.id} student={student} />
+                  ))}
+                </tbody>
               </table>
             )}
             {present.length === 0 && <p className="pt-3">Nobody yet. Type or paste nicknames beside this.</p>}
             {gone.length > 0 && (
               <details className="pt-2">
                 <summary>Left ({gone.length})</summary>
-                <ul>{gone.map((student) => <GoneRow key={student.id} student={student} />)}</ul>
+                <ul>
+                  {gone.map((student) => (
+                    <GoneRow key={student.id} student={student} />
+                  ))}
+                </ul>
               </details>
             )}
           </section>
@@ -75,12 +93,18 @@ function GroupHead({ group }: { group: Group }) {
           <Form.Label>Meets</Form.Label>
           <Form.Control value={meets} maxLength={80} onChange={(event) => setMeets(event.target.value)} />
         </Form.Group>
-        {changed && <Button onClick={() => run(() => renameGroup(group.id, group.version, name, meets))}>Save</Button>}
+        {changed && (
+          <Button onClick={() => run(() => renameGroup(group.id, group.version, name, meets))}>Save</Button>
+        )}
         <Button variant="quiet" onClick={() => run(() => putAwayGroup(group.id, group.archivedAt === null))}>
           {group.archivedAt === null ? 'Put away' : 'Take out again'}
         </Button>
       </div>
-      {problem && <Note kind="refusal" live>{problem}</Note>}
+      {problem && (
+        <Note kind="refusal" live>
+          {problem}
+        </Note>
+      )}
     </div>
   );
 }
@@ -95,23 +119,61 @@ function StudentRow({ student }: { student: Student }) {
       <tr>
         <td>{student.bench}</td>
         <td>{student.nickname}</td>
-        <td className="figure">
-          <Button variant="text" className="btn-text" aria-label={`Change ${student.nickname}`} onClick={() => setOpen(true)}>change</Button>
+        <td className="amount">
+          <Button
+            variant="text"
+            className="btn-text"
+            aria-label={`Change ${student.nickname}`}
+            onClick={() => setOpen(true)}
+          >
+            change
+          </Button>
         </td>
       </tr>
     );
   }
   return (
     <tr className="edit-row">
-      <td><Form.Control size="sm" type="number" aria-label="Bench" value={bench} onChange={(event) => setBench(event.target.value)} /></td>
       <td>
-        <Form.Control size="sm" aria-label="Nickname" value={nickname} onChange={(event) => setNickname(event.target.value)} />
-        {problem && <div role="alert" className="problem">{problem}</div>}
+        <Form.Control
+          size="sm"
+          type="number"
+          aria-label="Bench"
+          value={bench}
+          onChange={(event) => setBench(event.target.value)}
+        />
       </td>
-      <td className="figure">
-        <Button size="sm" onClick={() => run(() => changeStudent(student.id, Number(bench), nickname), () => setOpen(false))}>Save</Button>{' '}
-        <Button size="sm" variant="quiet" onClick={() => run(() => letLeave(student.id, true))}>Leaves the group</Button>{' '}
-        <Button size="sm" variant="quiet" onClick={() => setOpen(false)}>Close</Button>
+      <td>
+        <Form.Control
+          size="sm"
+          aria-label="Nickname"
+          value={nickname}
+          onChange={(event) => setNickname(event.target.value)}
+        />
+        {problem && (
+          <div role="alert" className="problem">
+            {problem}
+          </div>
+        )}
+      </td>
+      <td className="amount">
+        <Button
+          size="sm"
+          onClick={() =>
+            run(
+              () => changeStudent(student.id, Number(bench), nickname),
+              () => setOpen(false),
+            )
+          }
+        >
+          Save
+        </Button>{' '}
+        <Button size="sm" variant="quiet" onClick={() => run(() => letLeave(student.id, true))}>
+          Leaves the group
+        </Button>{' '}
+        <Button size="sm" variant="quiet" onClick={() => setOpen(false)}>
+          Close
+        </Button>
       </td>
     </tr>
   );
@@ -122,8 +184,14 @@ function GoneRow({ student }: { student: Student }) {
   return (
     <li>
       {student.nickname} <span className="soft">(bench {student.bench})</span>{' '}
-      <Button variant="text" className="btn-text" onClick={() => run(() => letLeave(student.id, false))}>comes back</Button>
-      {problem && <div role="alert" className="problem">{problem}</div>}
+      <Button variant="text" className="btn-text" onClick={() => run(() => letLeave(student.id, false))}>
+        comes back
+      </Button>
+      {problem && (
+        <div role="alert" className="problem">
+          {problem}
+        </div>
+      )}
     </li>
   );
 }
@@ -142,15 +210,28 @@ function Enrol({ groupId }: { groupId: number }) {
       <Button
         className="mt-2"
         disabled={pending}
-        onClick={() => run(() => enrol(groupId, text), (made) => {
-          setText('');
-          setNote(`${made.added} added. ${made.note}`);
-        })}
+        onClick={() =>
+          run(
+            () => enrol(groupId, text),
+            (made) => {
+              setText('');
+              setNote(`${made.added} added. ${made.note}`);
+            },
+          )
+        }
       >
         Add them
       </Button>
-      {problem ? <Note kind="refusal" live>{problem}</Note> : note && <Note live>{note}</Note>}
-      <p className="small-print mt-2">Nicknames or bench numbers only: no surnames are needed, and nothing leaves this machine.</p>
+      {problem ? (
+        <Note kind="refusal" live>
+          {problem}
+        </Note>
+      ) : (
+        note && <Note live>{note}</Note>
+      )}
+      <p className="small-print mt-2">
+        Nicknames or bench numbers only: no surnames are needed, and nothing leaves this machine.
+      </p>
     </section>
   );
 }
@@ -160,13 +241,25 @@ function Sessions({ sessions }: { sessions: readonly GroupSession[] }) {
     <section className="ruled">
       <h2>Sessions</h2>
       <ul>
-        {sessions.filter((s) => !s.archived).map((session) => <SessionRow key={session.id} session={session} />)}
-        {sessions.length === 0 && <li className="soft">None yet: open a lesson and give it to this group at its Class stage.</li>}
+        {sessions
+          .filter((s) => !s.archived)
+          .map((session) => (
+            <SessionRow key={session.id} session={session} />
+          ))}
+        {sessions.length === 0 && (
+          <li className="soft">None yet: open a lesson and give it to this group at its Class stage.</li>
+        )}
       </ul>
       {sessions.some((s) => s.archived) && (
         <details>
           <summary>Put away</summary>
-          <ul>{sessions.filter((s) => s.archived).map((session) => <SessionRow key={session.id} session={session} />)}</ul>
+          <ul>
+            {sessions
+              .filter((s) => s.archived)
+              .map((session) => (
+                <SessionRow key={session.id} session={session} />
+              ))}
+          </ul>
         </details>
       )}
     </section>
@@ -180,13 +273,32 @@ function SessionRow({ session }: { session: GroupSession }) {
     <li>
       <Link href={`/check/${session.id}`}>{session.title}</Link>, {dayName(session.onDate)}
       <div className="button-row mt-1">
-        <Form.Control size="sm" type="date" className="w-auto" aria-label={`Day of ${session.title}`} value={day} onChange={(event) => setDay(event.target.value)} />
-        {day !== session.onDate && <Button size="sm" onClick={() => run(() => changeDay(session.id, session.version, day))}>Move</Button>}
-        <Button size="sm" variant="quiet" onClick={() => run(() => putAwaySession(session.id, !session.archived))}>
+        <Form.Control
+          size="sm"
+          type="date"
+          className="w-auto"
+          aria-label={`Day of ${session.title}`}
+          value={day}
+          onChange={(event) => setDay(event.target.value)}
+        />
+        {day !== session.onDate && (
+          <Button size="sm" onClick={() => run(() => changeDay(session.id, session.version, day))}>
+            Move
+          </Button>
+        )}
+        <Button
+          size="sm"
+          variant="quiet"
+          onClick={() => run(() => putAwaySession(session.id, !session.archived))}
+        >
           {session.archived ? 'Take out again' : 'Put away'}
         </Button>
       </div>
-      {problem && <div role="alert" className="problem">{problem}</div>}
+      {problem && (
+        <div role="alert" className="problem">
+          {problem}
+        </div>
+      )}
     </li>
   );
 }

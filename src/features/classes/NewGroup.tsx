@@ -20,7 +20,10 @@ export function NewGroup() {
         className="button-row pt-3"
         onSubmit={(event) => {
           event.preventDefault();
-          run(() => newGroup(name, meets), (id) => router.push(`/classes/${id}`));
+          run(
+            () => newGroup(name, meets),
+            (id) => router.push(`/classes/${id}`),
+          );
         }}
       >
         <Form.Group controlId="group-name">
@@ -29,11 +32,21 @@ export function NewGroup() {
         </Form.Group>
         <Form.Group controlId="group-meets">
           <Form.Label>Meets</Form.Label>
-          <Form.Control value={meets} placeholder="Tuesdays at six" onChange={(event) => setMeets(event.target.value)} />
+          <Form.Control
+            value={meets}
+            placeholder="Tuesdays at six"
+            onChange={(event) => setMeets(event.target.value)}
+          />
         </Form.Group>
-        <Button type="submit" disabled={pending}>Make it</Button>
+        <Button type="submit" disabled={pending}>
+          Make it
+        </Button>
       </form>
-      {problem && <Note kind="refusal" live>{problem}</Note>}
+      {problem && (
+        <Note kind="refusal" live>
+          {problem}
+        </Note>
+      )}
     </section>
   );
 }

@@ -4,7 +4,15 @@ import { parseStudents } from '@/core';
 import { sentences } from '@/messages/findings';
 import { z } from 'zod';
 import { done, failed, guarded, type Answer } from '@/server/failures';
-import { addGroup, addStudents, archiveGroup, archiveStudent, group, saveGroup, saveStudent } from '@/server/repositories/groups';
+import {
+  addGroup,
+  addStudents,
+  archiveGroup,
+  archiveStudent,
+  group,
+  saveGroup,
+  saveStudent,
+} from '@/server/repositories/groups';
 import { archiveSession, moveSession } from '@/server/repositories/sessions';
 
 const groupSchema = z.strictObject({
@@ -20,7 +28,12 @@ export async function newGroup(name: string, meets: string): Promise<Answer<numb
   });
 }
 
-export async function renameGroup(id: number, version: number, name: string, meets: string): Promise<Answer<number>> {
+export async function renameGroup(
+  id: number,
+  version: number,
+  name: string,
+  meets: string,
+): Promise<Answer<number>> {
   return guarded(async () => {
     const checked = groupSchema.safeParse({ name, meets });
     if (!checked.success) return failed(`The group ${checked.error.issues[0]!.message}.`);
@@ -41,7 +54,10 @@ export async function enrol(groupId: number, text: string): Promise<Answer<{ add
     const benches = (await group(groupId)).students.filter((s) => s.archivedAt === null).map((s) => s.bench);
     const { students, findings } = parseStudents(text.slice(0, 20_000), Math.max(0, ...benches) + 1);
     const refusals = findings.filter((f) => f.severity === 'refusal');
-    if (refusals.length) return failed(`Nobody was added. ${sentences(refusals.slice(0, 5))} Mend the list below and add it again.`);
+    if (refusals.length)
+      return failed(
+        `Nobody was added. ${sentences(refusals.slice(0, 5))} Mend the list below and add it again.`,
+      );
     if (students.length === 0) return failed('Type or paste at least one nickname.');
     await addStudents(groupId, students);
     return done({ added: students.length, note: sentences(findings) });
@@ -50,7 +66,9 @@ export async function enrol(groupId: number, text: string): Promise<Answer<{ add
 
 export async function changeStudent(id: number, bench: number, nickname: string): Promise<Answer<null>> {
   return guarded(async () => {
-    const { students, findings } = parseStudents(`bench,nickname\n${bench},"${nickname.replaceAll('"', '""')}"`);
+    const { students, findings } = parseStudents(
+      `bench,nickname\n${bench},"${nickname.replaceAll('"', '""')}"`,
+    );
     const [row] = students;
     if (!row) return failed(sentences(findings) || 'A student needs a nickname.');
     await saveStudent(id, row.bench, row.nickname);

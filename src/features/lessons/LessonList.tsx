@@ -1,13 +1,17 @@
 import Link from 'next/link';
-import { makeSheet } from '@/core';
-import { lessonSentence } from '@/messages/lessonSentence';
-import { sentences } from '@/messages/findings';
 import { clockTime, dayName, dayOf } from '@/ui/dates';
-import { requestFor, type SheetSurroundings } from '@/server/lessonSheet';
-import type { Lesson } from '@/server/repositories/lessons';
+
+export interface ListedLesson {
+  readonly id: number;
+  readonly title: string;
+  readonly course: string;
+  /** What it comes to, in one line. */
+  readonly inShort: string;
+  readonly updatedAt: string;
+}
 
 /** All lessons of a course in their order, each with what it comes to. */
-export function LessonList({ lessons, surroundings }: { lessons: readonly Lesson[]; surroundings: SheetSurroundings }) {
+export function LessonList({ lessons }: { lessons: readonly ListedLesson[] }) {
   const courses = [...new Set(lessons.map((l) => l.course))];
   if (lessons.length === 0) {
     return <p className="soft">No lesson yet. Start one from the pattern beside this.</p>;
@@ -18,26 +22,20 @@ export function LessonList({ lessons, surroundings }: { lessons: readonly Lesson
       <ul>
         {lessons
           .filter((l) => l.course === course)
-          .map((lesson, i) => (
-            <li key={lesson.id} className="lesson-line">
+          .map(({ id, title, inShort, updatedAt }, i) => (
+            <li key={id} className="lesson-line">
               <span className="soft">{i + 1}</span>
               <span>
-                <Link href={`/lessons/${lesson.id}`}>{lesson.title}</Link>
+                <Link href={`/lessons/${id}`}>{title}</Link>
                 <br />
-                <span className="small-print">{inShort(lesson, surroundings)}</span>
+                <span className="small-print">{inShort}</span>
               </span>
               <span className="small-print">
-                {dayName(dayOf(new Date(lesson.updatedAt)))} {clockTime(lesson.updatedAt)}
+                {dayName(dayOf(new Date(updatedAt)))} {clockTime(updatedAt)}
               </span>
             </li>
           ))}
       </ul>
     </section>
   ));
-}
-
-/** Draws are not needed to say what a lesson comes to. */
-function inShort(lesson: Lesson, surroundings: SheetSurroundings): string {
-  const sheet = makeSheet({ ...requestFor(lesson, surroundings), draws: { ...surroundings.draws, samples: 1 } });
-  return sheet.ok ? lessonSentence(sheet.value.sums) : sentences(sheet.findings);
 }

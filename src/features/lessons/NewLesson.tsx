@@ -25,9 +25,13 @@ export function NewLesson() {
     chosen &&
     start(async () => {
       setTaken(undefined);
-      const answer = chosen.size > 1024 * 1024
-        ? { ok: false as const, message: `“${chosen.name}” holds more than 1 MiB; a lesson file is far smaller. Nothing was imported.` }
-        : await importLesson(await chosen.text());
+      const answer =
+        chosen.size > 1024 * 1024
+          ? {
+              ok: false as const,
+              message: `“${chosen.name}” holds more than 1 MiB; a lesson file is far smaller. Nothing was imported.`,
+            }
+          : await importLesson(await chosen.text());
       if (file.current) file.current.value = '';
       if (!answer.ok) return setProblem(answer.message);
       setProblem('');
@@ -42,7 +46,10 @@ export function NewLesson() {
           <SingleLoop />
           <div>
             <strong>One lamp</strong>
-            <p>One LED, one series resistor on either side, any supply. Sums, plan, build card, checks and kit follow from what you wish for.</p>
+            <p>
+              One LED, one series resistor on either side, any supply. Sums, plan, build card, checks and kit
+              follow from what you wish for.
+            </p>
             <form
               className="button-row"
               onSubmit={(event) => {
@@ -52,9 +59,16 @@ export function NewLesson() {
             >
               <Form.Group controlId="new-title">
                 <Form.Label>Title</Form.Label>
-                <Form.Control value={title} maxLength={80} placeholder="Pier lamp" onChange={(event) => setTitle(event.target.value)} />
+                <Form.Control
+                  value={title}
+                  maxLength={80}
+                  placeholder="Pier lamp"
+                  onChange={(event) => setTitle(event.target.value)}
+                />
               </Form.Group>
-              <Button type="submit" disabled={pending}>Start</Button>
+              <Button type="submit" disabled={pending}>
+                Start
+              </Button>
             </form>
           </div>
         </div>
@@ -63,14 +77,25 @@ export function NewLesson() {
         <h2>Bring a lesson from another machine</h2>
         <Form.Group controlId="lesson-file" className="pt-3">
           <Form.Label>Lesson file (JSON)</Form.Label>
-          <Form.Control ref={file} type="file" accept=".json,application/json" onChange={(event) => take((event.target as HTMLInputElement).files?.[0])} />
+          <Form.Control
+            ref={file}
+            type="file"
+            accept=".json,application/json"
+            onChange={(event) => take((event.target as HTMLInputElement).files?.[0])}
+          />
         </Form.Group>
       </section>
-      {problem && <Note kind="refusal" live>{problem}</Note>}
+      {problem && (
+        <Note kind="refusal" live>
+          {problem}
+        </Note>
+      )}
       {taken && (
         <Note live>
           Imported. {taken.note}{' '}
-          <Button variant="text" className="btn-text" onClick={() => router.push(`/lessons/${taken.id}`)}>Open it</Button>
+          <Button variant="text" className="btn-text" onClick={() => router.push(`/lessons/${taken.id}`)}>
+            Open it
+          </Button>
         </Note>
       )}
     </>
@@ -80,7 +105,16 @@ export function NewLesson() {
 /** The loop of the pattern, as a sign for it. */
 function SingleLoop() {
   return (
-    <svg viewBox="0 0 120 90" width="120" height="90" role="img" aria-label="One loop: supply, resistor, lamp" fill="none" stroke="var(--ink)" strokeWidth="1.6">
+    <svg
+      viewBox="0 0 120 90"
+      width="120"
+      height="90"
+      role="img"
+      aria-label="One loop: supply, resistor, lamp"
+      fill="none"
+      stroke="var(--ink)"
+      strokeWidth="1.6"
+    >
       <path d="M20 40 V14 H44 M76 14 H100 V36 M100 56 V76 H20 V50" />
       <rect x="44" y="8" width="32" height="12" fill="var(--sheet)" />
       <path d="M10 40 H30 M15 50 H25" strokeWidth="2.4" />

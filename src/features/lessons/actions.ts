@@ -14,7 +14,15 @@ export async function startLesson(pattern: 'single', title: string): Promise<Ans
     const name = title.trim().slice(0, 80) || 'New lamp';
     const style = (await houseStyle()).value ?? DEFAULT_STYLE;
     const params = PATTERNS[pattern].defaults(style);
-    const content = { title: name, aim: '', story: '', notes: '', ageGroup: '10–12', choice: { pattern, params }, plan: null } as const;
+    const content = {
+      title: name,
+      aim: '',
+      story: '',
+      notes: '',
+      ageGroup: '10–12',
+      choice: { pattern, params },
+      plan: null,
+    } as const;
     return done(await addLesson(content, '', new Date().toISOString()));
   });
 }
@@ -25,7 +33,11 @@ export async function importLesson(text: string): Promise<Answer<{ id: number; n
     const file = parseLesson(text);
     if (!file.ok) return failed(`Nothing was imported. ${sentences(file.findings.slice(0, 4))}`);
     const { title, aim, story, notes, ageGroup, choice, plan, lamp } = file.value;
-    const id = await addLesson({ title, aim, story, notes, ageGroup, choice, plan }, '', new Date().toISOString());
+    const id = await addLesson(
+      { title, aim, story, notes, ageGroup, choice, plan },
+      '',
+      new Date().toISOString(),
+    );
     const own = (await lamps()).figures[choice.params.lamp];
     const differs = lamp !== null && lampDiffers(lamp, own);
     const note = differs

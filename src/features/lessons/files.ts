@@ -27,7 +27,8 @@ export async function kitCsv(id: number): Promise<TextFile> {
   const held = await lesson(id);
   const given = (await sessions()).filter((s) => s.lessonId === id && s.archivedAt === null);
   const all = await groups();
-  const group = all.find((g) => g.id === given[given.length - 1]?.groupId) ?? all.find((g) => g.archivedAt === null);
+  const group =
+    all.find((g) => g.id === given[given.length - 1]?.groupId) ?? all.find((g) => g.archivedAt === null);
   const students = group?.students.filter((s) => s.archivedAt === null).length;
   const surroundings = await sheetSurroundings(students);
   const sheet = makeSheet(requestFor(held, surroundings));
@@ -46,6 +47,18 @@ export async function kitCsv(id: number): Promise<TextFile> {
     line.packSize,
     (line.buyCents / 100).toFixed(2),
   ]);
-  const head = ['part', 'on the plan', 'for one', 'for all', 'spares', 'needed', 'in store', 'short', 'packs to buy', 'pack size', `costs ${currency}`];
+  const head = [
+    'part',
+    'on the plan',
+    'for one',
+    'for all',
+    'spares',
+    'needed',
+    'in store',
+    'short',
+    'packs to buy',
+    'pack size',
+    `costs ${currency}`,
+  ];
   return { name: `${slug(held.title)}-kit.csv`, text: toCsv(head, rows) };
 }

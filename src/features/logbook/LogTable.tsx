@@ -1,6 +1,13 @@
 'use client';
 
-import { createColumnHelper, createSortedRowModel, rowSortingFeature, sortFns, tableFeatures, useTable } from '@tanstack/react-table';
+import {
+  createColumnHelper,
+  createSortedRowModel,
+  rowSortingFeature,
+  sortFns,
+  tableFeatures,
+  useTable,
+} from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { formatQuantity } from '@/core';
@@ -32,10 +39,22 @@ export function LogTable({ rows, lesson: asked }: Props) {
   const [lesson, setLesson] = useState(asked);
   const [student, setStudent] = useState('');
   const [offOnly, setOffOnly] = useState(false);
-  const students = useMemo(() => [...new Set(rows.filter((r) => !lesson || r.lesson === lesson).map(studentKey))].sort((a, b) => a.localeCompare(b, 'en', { numeric: true })), [rows, lesson]);
+  const students = useMemo(
+    () =>
+      [...new Set(rows.filter((r) => !lesson || r.lesson === lesson).map(studentKey))].sort((a, b) =>
+        a.localeCompare(b, 'en', { numeric: true }),
+      ),
+    [rows, lesson],
+  );
   const lessons = useMemo(() => [...new Set(rows.map((r) => r.lesson))], [rows]);
   const shown = useMemo(
-    () => rows.filter((r) => (!lesson || r.lesson === lesson) && (!student || studentKey(r) === student) && (!offOnly || r.verdict === 'off' || r.verdict === 'close')),
+    () =>
+      rows.filter(
+        (r) =>
+          (!lesson || r.lesson === lesson) &&
+          (!student || studentKey(r) === student) &&
+          (!offOnly || r.verdict === 'off' || r.verdict === 'close'),
+      ),
     [rows, lesson, student, offOnly],
   );
   const table = useTable({ features, columns, data: shown });
@@ -46,23 +65,37 @@ export function LogTable({ rows, lesson: asked }: Props) {
           <Form.Label>Lesson</Form.Label>
           <Form.Select value={lesson} onChange={(event) => setLesson(event.target.value)}>
             <option value="">all</option>
-            {lessons.map((name) => <option key={name}>{name}</option>)}
+            {lessons.map((name) => (
+              <option key={name}>{name}</option>
+            ))}
           </Form.Select>
         </Form.Group>
         <Form.Group controlId="log-student">
           <Form.Label>Student</Form.Label>
           <Form.Select value={student} onChange={(event) => setStudent(event.target.value)}>
             <option value="">all</option>
-            {students.map((name) => <option key={name}>{name}</option>)}
+            {students.map((name) => (
+              <option key={name}>{name}</option>
+            ))}
           </Form.Select>
         </Form.Group>
-        <Form.Check id="log-off" label="only off and close calls" checked={offOnly} onChange={(event) => setOffOnly(event.target.checked)} />
+        <Form.Check
+          id="log-off"
+          label="only off and close calls"
+          checked={offOnly}
+          onChange={(event) => setOffOnly(event.target.checked)}
+        />
       </div>
       <table className="table">
         <thead>
           <tr>
             {table.getHeaderGroups()[0]!.headers.map((header) => (
-              <SortHead key={header.id} figure={header.id === 'value'} sorted={header.column.getIsSorted()} onSort={() => header.column.toggleSorting()}>
+              <SortHead
+                key={header.id}
+                figure={header.id === 'value'}
+                sorted={header.column.getIsSorted()}
+                onSort={() => header.column.toggleSorting()}
+              >
                 {String(header.column.columnDef.header)}
               </SortHead>
             ))}
@@ -70,7 +103,9 @@ export function LogTable({ rows, lesson: asked }: Props) {
           </tr>
         </thead>
         <tbody>
-          {table.getRowModel().rows.map(({ original: row }) => <LogLine key={row.id} row={row} />)}
+          {table.getRowModel().rows.map(({ original: row }) => (
+            <LogLine key={row.id} row={row} />
+          ))}
         </tbody>
       </table>
       {shown.length === 0 && <p className="soft pt-3">No reading matches. Widen the choice above.</p>}
@@ -83,19 +118,30 @@ function studentKey(row: LogRow): string {
 }
 
 function LogLine({ row }: { row: LogRow }) {
-  const band = row.low === null || row.high === null ? '' : `${formatQuantity(row.low, row.unit)} – ${formatQuantity(row.high, row.unit)}`;
+  const band =
+    row.low === null || row.high === null
+      ? ''
+      : `${formatQuantity(row.low, row.unit)} – ${formatQuantity(row.high, row.unit)}`;
   return (
     <tr className={row.superseded ? 'superseded' : undefined}>
       <td>{dayName(row.onDate)}</td>
       <td>{row.lesson}</td>
       <td>{row.group}</td>
-      <td>{row.bench} {row.nickname}</td>
+      <td>
+        {row.bench} {row.nickname}
+      </td>
       <td>{row.point === 'predicted' ? 'predicted' : checkpointName(row.point)}</td>
-      <td className="figure">
+      <td className="amount">
         {formatQuantity(row.value, row.unit)} <div className="small-print">{band}</div>
       </td>
       <td className="text-nowrap">
-        {row.verdict === 'none' ? '–' : <><StatusMark status={row.verdict} /> {STATUS_WORDS[row.verdict]}</>}
+        {row.verdict === 'none' ? (
+          '–'
+        ) : (
+          <>
+            <StatusMark status={row.verdict} /> {STATUS_WORDS[row.verdict]}
+          </>
+        )}
       </td>
       <td className="small-print">
         {row.kind}, {clockTime(row.takenAt)}, {row.meter}

@@ -110,7 +110,16 @@ function Halo({ plan, placement }: { plan: Plan; placement: Placement }) {
   const [a, b] = Object.values(placement.legs).map((hole) => atHole(plan, hole));
   if (!a || !b) return null;
   return (
-    <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={DRAWN.pick} strokeOpacity="0.16" strokeWidth={UNIT * 1.5} strokeLinecap="round" />
+    <line
+      x1={a.x}
+      y1={a.y}
+      x2={b.x}
+      y2={b.y}
+      stroke={DRAWN.pick}
+      strokeOpacity="0.16"
+      strokeWidth={UNIT * 1.5}
+      strokeLinecap="round"
+    />
   );
 }
 

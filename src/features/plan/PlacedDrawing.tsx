@@ -1,4 +1,4 @@
-import { bandsFor, formatOhms, isKind, partOf, type Circuit, type LampType, type Placement, type Plan } from '@/core';
+import { bandsFor, formatOhms, partOf, type Circuit, type LampType, type Placement, type Plan } from '@/core';
 import { atHole, UNIT, type Point } from './geometry';
 import { DRAWN, LAMP_DRAWN, WIRE_COLOURS } from './palette';
 import { ResistorBody } from './ResistorDrawing';
@@ -15,28 +15,51 @@ export function PlacedDrawing({ plan, placement, circuit, lamp }: Props) {
   const part = partOf(circuit, placement.part);
   const ends = Object.values(placement.legs).map((hole) => atHole(plan, hole)) as [Point, Point];
   const stand = placement.standIn;
-  if (placement.kind === 'jumper' || stand?.kind === 'wire') {
-    const colour = stand ? WIRE_COLOURS.yellow : WIRE_COLOURS[placement.colour ?? 'green'];
-    return (
-      <>
-        <line x1={ends[0].x} y1={ends[0].y} x2={ends[1].x} y2={ends[1].y} stroke={colour} strokeWidth="4" strokeLinecap="round" />
-        {stand && <Label place={beside(ends)} first={`${placement.part}: a wire`} />}
-      </>
-    );
+  if (placement.kind === 'jumper' || stand?.kind === 'wire')
+    return <Wire ends={ends} placement={placement} />;
+  if (part?.kind === 'resistor') {
+    const { ohms, tolerance } = part.params;
+    const shown = stand?.kind === 'resistor' ? stand.ohms : ohms;
+    return <Resistor ends={ends} name={placement.part} ohms={shown} tolerance={tolerance} />;
   }
-  if (part && isKind(part, 'resistor')) {
-    const ohms = stand?.kind === 'resistor' ? stand.ohms : part.params.ohms;
-    return <Resistor ends={ends} name={placement.part} ohms={ohms} tolerance={part.params.tolerance} />;
-  }
-  if (part && isKind(part, 'led')) {
+  if (part?.kind === 'led') {
     const type = stand?.kind === 'led' ? stand.type : lamp;
     return <Lamp ends={ends} name={placement.part} type={type} longHole={placement.legs['anode']!} />;
   }
-  if (part && isKind(part, 'supply')) return <Leads plan={plan} placement={placement} />;
-  return null;
+  return part?.kind === 'supply' ? <Leads plan={plan} placement={placement} /> : null;
 }
 
-function Resistor({ ends, name, ohms, tolerance }: { ends: [Point, Point]; name: string; ohms: number; tolerance: number }) {
+function Wire({ ends, placement }: { ends: [Point, Point]; placement: Placement }) {
+  const inPlace = placement.standIn !== undefined;
+  const colour = inPlace ? WIRE_COLOURS.yellow : WIRE_COLOURS[placement.colour ?? 'green'];
+  const [from, to] = ends;
+  return (
+    <>
+      <line
+        x1={from.x}
+        y1={from.y}
+        x2={to.x}
+        y2={to.y}
+        stroke={colour}
+        strokeWidth="4"
+        strokeLinecap="round"
+      />
+      {inPlace && <Label place={beside(ends)} first={`${placement.part}: a wire`} />}
+    </>
+  );
+}
+
+function Resistor({
+  ends,
+  name,
+  ohms,
+  tolerance,
+}: {
+  ends: [Point, Point];
+  name: string;
+  ohms: number;
+  tolerance: number;
+}) {
   const length = Math.hypot(ends[1].x - ends[0].x, ends[1].y - ends[0].y);
   const angle = (Math.atan2(ends[1].y - ends[0].y, ends[1].x - ends[0].x) * 180) / Math.PI;
   const body = Math.min(34, Math.max(14, length * 0.5));
@@ -54,7 +77,17 @@ function Resistor({ ends, name, ohms, tolerance }: { ends: [Point, Point]; name:
   );
 }
 
-function Lamp({ ends, name, type, longHole }: { ends: [Point, Point]; name: string; type: LampType; longHole: string }) {
+function Lamp({
+  ends,
+  name,
+  type,
+  longHole,
+}: {
+  ends: [Point, Point];
+  name: string;
+  type: LampType;
+  longHole: string;
+}) {
   const { fill, ink, letter } = LAMP_DRAWN[type];
   const [anode, cathode] = ends;
   const middle = { x: (anode.x + cathode.x) / 2 + UNIT * 1.45, y: (anode.y + cathode.y) / 2 };
@@ -65,13 +98,31 @@ function Lamp({ ends, name, type, longHole }: { ends: [Point, Point]; name: stri
   const rim = `M${middle.x - half} ${middle.y + flat} A${radius} ${radius} 0 1 ${sense > 0 ? 1 : 0} ${middle.x + half} ${middle.y + flat} Z`;
   return (
     <>
-      <line x1={anode.x} y1={anode.y} x2={middle.x - 4} y2={middle.y - 4 * sense} stroke={DRAWN.leg} strokeWidth="2" />
-      <line x1={cathode.x} y1={cathode.y} x2={middle.x - 4} y2={middle.y + 5 * sense} stroke={DRAWN.leg} strokeWidth="2" />
+      <line
+        x1={anode.x}
+        y1={anode.y}
+        x2={middle.x - 4}
+        y2={middle.y - 4 * sense}
+        stroke={DRAWN.leg}
+        strokeWidth="2"
+      />
+      <line
+        x1={cathode.x}
+        y1={cathode.y}
+        x2={middle.x - 4}
+        y2={middle.y + 5 * sense}
+        stroke={DRAWN.leg}
+        strokeWidth="2"
+      />
       <path d={rim} fill={fill} stroke={DRAWN.ink} strokeWidth="1.3" />
       <text x={middle.x} y={middle.y + 3.2} fontSize="9" fontWeight="700" textAnchor="middle" fill={ink}>
         {letter}
       </text>
-      <Label place={{ x: middle.x + 15, y: middle.y - 1 }} first={`${name} ${type}`} second={`long leg ${longHole}`} />
+      <Label
+        place={{ x: middle.x + 15, y: middle.y - 1 }}
+        first={`${name} ${type}`}
+        second={`long leg ${longHole}`}
+      />
     </>
   );
 }
@@ -93,7 +144,7 @@ function Leads({ plan, placement }: { plan: Plan; placement: Placement }) {
           strokeLinecap="round"
         />
       ))}
-      <text x="58" y="11" fontSize="9.5" fill={DRAWN.ink}>
+      <text x="58" y="11" fontSize="10.5" fill={DRAWN.ink}>
         {placement.part}: red to +, black to −
       </text>
     </>
@@ -109,7 +160,7 @@ function Label({ place, first, second }: { place: Point; first: string; second?:
     <text
       x={place.x}
       y={place.y}
-      fontSize="9.5"
+      fontSize="10.5"
       fill={DRAWN.ink}
       stroke={DRAWN.board}
       strokeWidth="3"
@@ -117,7 +168,7 @@ function Label({ place, first, second }: { place: Point; first: string; second?:
     >
       {first}
       {second && (
-        <tspan x={place.x} dy="10" fill={DRAWN.soft} fontSize="8.8">
+        <tspan x={place.x} dy="10" fill={DRAWN.soft} fontSize="9.6">
           {second}
         </tspan>
       )}

@@ -29,16 +29,25 @@ export function PrintedCard({ title, story, sheet }: { title: string; story: str
                 {words.cue && <p className="cue">{words.cue}</p>}
                 <p>{words.detail}</p>
                 {cautionsAt(step, sheet.cautions).map(({ code }) => (
-                  <p key={code} className="caution-line">{CAUTION_WORDS[code]}</p>
+                  <p key={code} className="caution-line">
+                    {CAUTION_WORDS[code]}
+                  </p>
                 ))}
               </li>
             );
           })}
         </ol>
         <div>
-          <BoardDrawing plan={sheet.plan} circuit={sheet.circuit} lamp={sheet.sums.lamp.type} title={`Plan of ${title}`} />
+          <BoardDrawing
+            plan={sheet.plan}
+            circuit={sheet.circuit}
+            lamp={sheet.sums.lamp.type}
+            title={`Plan of ${title}`}
+          />
           {start.map(({ code }) => (
-            <p key={code} className="caution-line">{CAUTION_WORDS[code]}</p>
+            <p key={code} className="caution-line">
+              {CAUTION_WORDS[code]}
+            </p>
           ))}
         </div>
       </div>

@@ -22,7 +22,9 @@ export function PrintedChecks({ title, sheet, group, students }: Props) {
   return (
     <article className="printed">
       <header className="ruled-head">
-        <h1>{title}: check sheet{group && `, ${group}`}</h1>
+        <h1>
+          {title}: check sheet{group && `, ${group}`}
+        </h1>
         <PrintButton />
       </header>
       <p className="soft">{lessonSentence(sheet.sums)}</p>
@@ -34,7 +36,8 @@ export function PrintedChecks({ title, sheet, group, students }: Props) {
               <th key={point.id} scope="col">
                 <strong>{checkpointName(point.id)}</strong>, {point.unit === 'A' ? 'mA' : 'V'}
                 <br />
-                {formatPlain(point.low, point.unit === 'A' ? 1e-3 : 1)} – {formatPlain(point.high, point.unit === 'A' ? 1e-3 : 1)}
+                {formatPlain(point.low, point.unit === 'A' ? 1e-3 : 1)} –{' '}
+                {formatPlain(point.high, point.unit === 'A' ? 1e-3 : 1)}
               </th>
             ))}
             <th scope="col">seen, done</th>
@@ -43,8 +46,12 @@ export function PrintedChecks({ title, sheet, group, students }: Props) {
         <tbody>
           {rows.map(({ id, bench, nickname }) => (
             <tr key={id} className="write-row">
-              <th scope="row">{bench} {nickname}</th>
-              {points.map((point) => <td key={point.id} />)}
+              <th scope="row">
+                {bench} {nickname}
+              </th>
+              {points.map((point) => (
+                <td key={point.id} />
+              ))}
               <td />
             </tr>
           ))}
@@ -53,8 +60,11 @@ export function PrintedChecks({ title, sheet, group, students }: Props) {
       <ul className="small-print">
         {points.map((point) => (
           <li key={point.id}>
-            {checkpointName(point.id)}: {CHECKPOINT_NAMES[point.id]?.probes}. Typical {formatQuantity(point.typical, point.unit)}
-            {point.burden !== undefined && `, the meter’s own ${formatQuantity(point.burden, 'Ω', 2)} counted in`}.
+            {checkpointName(point.id)}: {CHECKPOINT_NAMES[point.id]?.probes}. Typical{' '}
+            {formatQuantity(point.typical, point.unit)}
+            {point.burden !== undefined &&
+              `, the meter’s own ${formatQuantity(point.burden, 'Ω', 2)} counted in`}
+            .
           </li>
         ))}
       </ul>

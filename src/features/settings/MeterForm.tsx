@@ -67,10 +67,16 @@ export function MeterForm({ meter, version }: { meter: MeterFigures; version: nu
         </div>
       ))}
       <div className="button-row pt-3">
-        <Button type="submit" disabled={pending}>Save the meter</Button>
+        <Button type="submit" disabled={pending}>
+          Save the meter
+        </Button>
         {kept && <span role="status">Saved. Sessions given from now on use it.</span>}
       </div>
-      {problem && <Note kind="refusal" live>{problem}</Note>}
+      {problem && (
+        <Note kind="refusal" live>
+          {problem}
+        </Note>
+      )}
     </form>
   );
 }

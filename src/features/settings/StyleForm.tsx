@@ -19,14 +19,29 @@ interface Fields extends Omit<HouseStyle, 'amps' | 'bands' | 'ratingShare' | 'sp
 }
 
 const QUESTIONS = {
-  rounding: { label: 'After the sum, take', why: 'Up never goes above the design current. Every school’s current stands beside it on each sheet.' },
-  amps: { label: 'Design current', why: '10 mA looks like 20 mA to the eye, and halves the battery’s drain.' },
-  age: { label: 'Design for a supply that is', why: 'Fresh, so that new cells never push the lamp over its limit.' },
+  rounding: {
+    label: 'After the sum, take',
+    why: 'Up never goes above the design current. Every school’s current stands beside it on each sheet.',
+  },
+  amps: {
+    label: 'Design current',
+    why: '10 mA looks like 20 mA to the eye, and halves the battery’s drain.',
+  },
+  age: {
+    label: 'Design for a supply that is',
+    why: 'Fresh, so that new cells never push the lamp over its limit.',
+  },
   side: { label: 'Resistor on the', why: 'Either side carries the same current.' },
   values: { label: 'Choose values from', why: 'The drawer is what the store holds.' },
   bands: { label: 'Resistors with', why: '4 bands: ±5 %. 5 bands: ±1 %.' },
-  ratingPercent: { label: 'Resistors stay below, % of their rating', why: 'Half load is cool enough to touch.' },
-  riskPercent: { label: 'Risk of running out of a part, %', why: 'Spares are counted so that the chance stays below this.' },
+  ratingPercent: {
+    label: 'Resistors stay below, % of their rating',
+    why: 'Half load is cool enough to touch.',
+  },
+  riskPercent: {
+    label: 'Risk of running out of a part, %',
+    why: 'Spares are counted so that the chance stays below this.',
+  },
   currency: { label: 'Currency', why: 'Shown beside prices.' },
 } as const;
 
@@ -48,32 +63,89 @@ export function StyleForm({ style, version }: { style: HouseStyle; version: numb
     const current = readLampAmps(amps);
     setTyping(current.ok ? '' : sentences(current.findings));
     if (!current.ok) return;
-    const next = { ...rest, amps: current.value, bands: Number(bands), ratingShare: ratingPercent / 100, spareRisk: riskPercent / 100 };
-    run(() => keepStyle(version, next), () => setKept(true));
+    const next = {
+      ...rest,
+      amps: current.value,
+      bands: Number(bands),
+      ratingShare: ratingPercent / 100,
+      spareRisk: riskPercent / 100,
+    };
+    run(
+      () => keepStyle(version, next),
+      () => setKept(true),
+    );
   });
-  const select = (name: 'rounding' | 'age' | 'side' | 'values' | 'bands', options: readonly (readonly [string, string])[]) => (
+  const select = (
+    name: 'rounding' | 'age' | 'side' | 'values' | 'bands',
+    options: readonly (readonly [string, string])[],
+  ) => (
     <Row name={name}>
       <Form.Select id={name} {...register(name)}>
-        {options.map(([value, words]) => <option key={value} value={value}>{words}</option>)}
+        {options.map(([value, words]) => (
+          <option key={value} value={value}>
+            {words}
+          </option>
+        ))}
       </Form.Select>
     </Row>
   );
   return (
     <form onSubmit={(event) => void save(event)} onChange={() => setKept(false)}>
-      {select('rounding', ROUNDINGS.map((r) => [r, { up: 'the next value up', nearest: 'the nearest value', walk: 'walk down until bright enough' }[r]]))}
-      <Row name="amps"><Form.Control id="amps" {...register('amps')} /></Row>
-      {select('age', AGES.map((a) => [a, AGE_NAMES[a]]))}
-      {select('side', [['plus', 'plus side'], ['minus', 'minus side']])}
-      {select('values', [['drawer', 'the drawer'], ...SERIES_NAMES.map((s) => [s, `the ${s} series`] as const)])}
-      {select('bands', [['4', '4 bands'], ['5', '5 bands']])}
-      <Row name="ratingPercent"><Form.Control id="ratingPercent" type="number" {...register('ratingPercent', { valueAsNumber: true })} /></Row>
-      <Row name="riskPercent"><Form.Control id="riskPercent" type="number" step="0.1" {...register('riskPercent', { valueAsNumber: true })} /></Row>
-      <Row name="currency"><Form.Control id="currency" maxLength={3} {...register('currency')} /></Row>
+      {select(
+        'rounding',
+        ROUNDINGS.map((r) => [
+          r,
+          { up: 'the next value up', nearest: 'the nearest value', walk: 'walk down until bright enough' }[r],
+        ]),
+      )}
+      <Row name="amps">
+        <Form.Control id="amps" {...register('amps')} />
+      </Row>
+      {select(
+        'age',
+        AGES.map((a) => [a, AGE_NAMES[a]]),
+      )}
+      {select('side', [
+        ['plus', 'plus side'],
+        ['minus', 'minus side'],
+      ])}
+      {select('values', [
+        ['drawer', 'the drawer'],
+        ...SERIES_NAMES.map((s) => [s, `the ${s} series`] as const),
+      ])}
+      {select('bands', [
+        ['4', '4 bands'],
+        ['5', '5 bands'],
+      ])}
+      <Row name="ratingPercent">
+        <Form.Control
+          id="ratingPercent"
+          type="number"
+          {...register('ratingPercent', { valueAsNumber: true })}
+        />
+      </Row>
+      <Row name="riskPercent">
+        <Form.Control
+          id="riskPercent"
+          type="number"
+          step="0.1"
+          {...register('riskPercent', { valueAsNumber: true })}
+        />
+      </Row>
+      <Row name="currency">
+        <Form.Control id="currency" maxLength={3} {...register('currency')} />
+      </Row>
       <div className="button-row pt-3">
-        <Button type="submit" disabled={pending}>Save the house style</Button>
+        <Button type="submit" disabled={pending}>
+          Save the house style
+        </Button>
         {kept && <span role="status">Saved. Every sheet follows it from now on.</span>}
       </div>
-      {(problem || typing) && <Note kind="refusal" live>{typing || problem}</Note>}
+      {(problem || typing) && (
+        <Note kind="refusal" live>
+          {typing || problem}
+        </Note>
+      )}
     </form>
   );
 }

@@ -7,7 +7,10 @@ import { meterSchema, saveSetting } from '@/server/repositories/settings';
 export async function keepStyle(version: number, style: unknown): Promise<Answer<number>> {
   return guarded(async () => {
     const checked = styleSchema.safeParse(style);
-    if (!checked.success) return failed(`House style: ${checked.error.issues[0]!.path.join(' ')} ${checked.error.issues[0]!.message}. Nothing was saved.`);
+    if (!checked.success)
+      return failed(
+        `House style: ${checked.error.issues[0]!.path.join(' ')} ${checked.error.issues[0]!.message}. Nothing was saved.`,
+      );
     return done(await saveSetting('house style', version, checked.data));
   });
 }
@@ -15,7 +18,10 @@ export async function keepStyle(version: number, style: unknown): Promise<Answer
 export async function keepMeter(version: number, meter: unknown): Promise<Answer<number>> {
   return guarded(async () => {
     const checked = meterSchema.safeParse(meter);
-    if (!checked.success) return failed(`Meter: ${checked.error.issues[0]!.path.join(' ')} ${checked.error.issues[0]!.message}. Nothing was saved.`);
+    if (!checked.success)
+      return failed(
+        `Meter: ${checked.error.issues[0]!.path.join(' ')} ${checked.error.issues[0]!.message}. Nothing was saved.`,
+      );
     return done(await saveSetting('meter', version, checked.data));
   });
 }

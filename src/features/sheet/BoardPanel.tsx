@@ -1,8 +1,18 @@
 'use client';
 
-import { useState, type KeyboardEvent } from 'react';
+import type { KeyboardEvent } from 'react';
 import Button from 'react-bootstrap/Button';
-import { accepted, formatQuantity, moveLeg, shiftPart, standInFor, turnPart, type AsBuilt, type Finding, type Sheet } from '@/core';
+import {
+  accepted,
+  formatQuantity,
+  moveLeg,
+  shiftPart,
+  standInFor,
+  turnPart,
+  type AsBuilt,
+  type Finding,
+  type Sheet,
+} from '@/core';
 import { BoardDrawing } from '@/features/plan/BoardDrawing';
 import { useBoardDrag } from '@/features/plan/useBoardDrag';
 import { sentence } from '@/messages/findings';
@@ -85,7 +95,15 @@ function actionsFor(trial: Trial, plan: Sheet['plan']) {
   };
 }
 
-function PickedTools({ part, act, isWire: wired }: { part: string; act: ReturnType<typeof actionsFor>; isWire: boolean }) {
+function PickedTools({
+  part,
+  act,
+  isWire: wired,
+}: {
+  part: string;
+  act: ReturnType<typeof actionsFor>;
+  isWire: boolean;
+}) {
   const canReplace = /^[RD]/u.test(part);
   return (
     <div className="picked-tools" role="group" aria-label={`With ${partName(part)}`}>
@@ -111,7 +129,15 @@ function PickedTools({ part, act, isWire: wired }: { part: string; act: ReturnTy
   );
 }
 
-function WhatHappens({ built, refusal, isTrial }: { built: AsBuilt | undefined; refusal: Finding | undefined; isTrial: boolean }) {
+function WhatHappens({
+  built,
+  refusal,
+  isTrial,
+}: {
+  built: AsBuilt | undefined;
+  refusal: Finding | undefined;
+  isTrial: boolean;
+}) {
   if (!built) return <p className="small-print">Reading the board…</p>;
   const bad = built.findings.some((f) => f.severity !== 'note') || !built.asWanted;
   return (
@@ -120,9 +146,12 @@ function WhatHappens({ built, refusal, isTrial }: { built: AsBuilt | undefined; 
       <div className="verdict-line">
         <StatusMark status={bad ? 'off' : 'right'} size={13} />
         <div>
-          <strong>{bad ? 'Not as planned.' : 'Right.'}</strong> {built.findings.map(sentence).map(capital).join(' ')}
+          <strong>{bad ? 'Not as planned.' : 'Right.'}</strong>{' '}
+          {built.findings.map(sentence).map(capital).join(' ')}
           {!isTrial && <span className="small-print"> Pick up a part to see what a mistake would do.</span>}
-          {isTrial && bad && <span className="small-print"> Steps and checks stay with the plan that works.</span>}
+          {isTrial && bad && (
+            <span className="small-print"> Steps and checks stay with the plan that works.</span>
+          )}
         </div>
       </div>
     </div>
@@ -143,8 +172,10 @@ function ReadingsNow({ sheet, built }: { sheet: Sheet; built: AsBuilt | undefine
           return (
             <tr key={point.id}>
               <th scope="row">{checkpointName(point.id)}</th>
-              <td className="figure">{figure === undefined ? '–' : formatQuantity(settled(figure), point.unit)}</td>
-              <td className="figure soft">
+              <td className="amount">
+                {figure === undefined ? '–' : formatQuantity(settled(figure), point.unit)}
+              </td>
+              <td className="amount soft">
                 {point.unit === 'A' && 'meter in: '}
                 {formatQuantity(point.low, point.unit)} – {formatQuantity(point.high, point.unit)}
               </td>

@@ -8,6 +8,7 @@ import type { SheetSurroundings } from '@/server/lessonSheet';
 import type { LessonContent } from '@/server/repositories/lessons';
 import { Note } from '@/ui/Note';
 import { BoardPanel } from './BoardPanel';
+import type { GivenSession, GroupChoice } from './given';
 import { Marking } from './Changed';
 import { SentenceBar } from './SentenceBar';
 import { SheetHead } from './SheetHead';
@@ -17,17 +18,6 @@ import { useLessonDraft } from './useLessonDraft';
 import { useSheet } from './useSheet';
 import { useTrial } from './useTrial';
 import './sheet.css';
-
-export interface GroupChoice {
-  readonly id: number;
-  readonly name: string;
-  readonly students: number;
-}
-export interface GivenSession {
-  readonly id: number;
-  readonly groupName: string;
-  readonly onDate: string;
-}
 
 export interface LessonSheetProps {
   readonly id: number;
@@ -69,17 +59,31 @@ export function LessonSheet(props: LessonSheetProps) {
   return (
     <Marking value={marking}>
       <div className="lesson">
-        <StageMargin stage={stage} sheet={sheet} sessions={props.sessions} trial={trial.isTrial} onStage={setStage} />
+        <StageMargin
+          stage={stage}
+          sheet={sheet}
+          sessions={props.sessions}
+          trial={trial.isTrial}
+          onStage={setStage}
+        />
         <div className="lesson-main">
           <SheetHead draft={draft} id={props.id} place={props.place} archived={props.archived} />
           <div onBlur={() => setMarking(false)}>
             <SentenceBar params={content.choice.params} style={surroundings.style} onChange={setParams} />
           </div>
-          {failure && <Note kind="refusal" live>{failure}</Note>}
+          {failure && (
+            <Note kind="refusal" live>
+              {failure}
+            </Note>
+          )}
           {refusals.map((finding) => (
-            <Note key={finding.code} kind="refusal" live>{sentence(finding)}</Note>
+            <Note key={finding.code} kind="refusal" live>
+              {sentence(finding)}
+            </Note>
           ))}
-          {refusals.length > 0 && sheet && <p className="small-print">The figures below are the last ones that worked.</p>}
+          {refusals.length > 0 && sheet && (
+            <p className="small-print">The figures below are the last ones that worked.</p>
+          )}
           {sheet?.findings.map((finding) => (
             <Note key={finding.code}>{sentence(finding)}</Note>
           ))}

@@ -3,7 +3,7 @@
 import { useId, useState } from 'react';
 import {
   AGES,
-  formatQuantity,
+  formatEntered,
   LAMP_TYPES,
   readLampAmps,
   readSupplyVolts,
@@ -46,35 +46,85 @@ export function SentenceBar({ params, style, onChange }: Props) {
     <>
       <p className="sentence">
         Light one{' '}
-        <Choice label="Lamp" value={params.lamp} names={LAMP_TYPES.map((t) => [t, lampName(t)])} onChoose={(lamp) => onChange({ ...params, lamp })} />{' '}
+        <Choice
+          label="Lamp"
+          value={params.lamp}
+          names={LAMP_TYPES.map((t) => [t, lampName(t)])}
+          onChoose={(lamp) => onChange({ ...params, lamp })}
+        />{' '}
         lamp from{' '}
         {row.cellsMost > 1 && (
           <>
-            <Typed label="Number of cells" value={String(supply.cells)} read={cellsReader(row.cellsMost, SUPPLY_NAMES[supply.kind].many)} onValue={(cells) => withSupply({ cells })} onProblem={problem('cells')} width={2} />{' '}
+            <Typed
+              label="Number of cells"
+              value={String(supply.cells)}
+              read={cellsReader(row.cellsMost, SUPPLY_NAMES[supply.kind].many)}
+              onValue={(cells) => withSupply({ cells })}
+              onProblem={problem('cells')}
+              width={2}
+            />{' '}
           </>
         )}
         {row.cellsMost === 1 && (row.style === 'bench' ? 'a ' : 'one ')}
-        <Choice label="Supply" value={supply.kind} names={SUPPLY_KINDS.map((k) => [k, row.cellsMost > 1 && supply.cells > 1 ? SUPPLY_NAMES[k].many : SUPPLY_NAMES[k].one])} onChoose={chooseKind} />
+        <Choice
+          label="Supply"
+          value={supply.kind}
+          names={SUPPLY_KINDS.map((k) => [
+            k,
+            row.cellsMost > 1 && supply.cells > 1 ? SUPPLY_NAMES[k].many : SUPPLY_NAMES[k].one,
+          ])}
+          onChoose={chooseKind}
+        />
         {row.style === 'bench' ? (
           <>
             {' at '}
-            <Typed label="Supply voltage" value={formatQuantity(supply.volts ?? 5, 'V')} read={readSupplyVolts} onValue={(volts) => withSupply({ volts })} onProblem={problem('volts')} width={6} />
+            <Typed
+              label="Supply voltage"
+              value={formatEntered(supply.volts ?? 5, 'V')}
+              read={readSupplyVolts}
+              onValue={(volts) => withSupply({ volts })}
+              onProblem={problem('volts')}
+              width={6}
+            />
           </>
         ) : (
           <>
             {', '}
-            <Choice label="Age of the supply" value={supply.age} names={AGES.map((a) => [a, AGE_NAMES[a]])} onChoose={(age) => withSupply({ age })} />
+            <Choice
+              label="Age of the supply"
+              value={supply.age}
+              names={AGES.map((a) => [a, AGE_NAMES[a]])}
+              onChoose={(age) => withSupply({ age })}
+            />
           </>
         )}
         , at about{' '}
-        <Typed label="Wanted current" value={formatQuantity(params.amps, 'A')} read={readLampAmps} onValue={(amps) => onChange({ ...params, amps })} onProblem={problem('amps')} width={8} />
+        <Typed
+          label="Wanted current"
+          value={formatEntered(params.amps, 'A')}
+          read={readLampAmps}
+          onValue={(amps) => onChange({ ...params, amps })}
+          onProblem={problem('amps')}
+          width={8}
+        />
         , resistor on the{' '}
-        <Choice label="Resistor side" value={params.side} names={[['plus', 'plus side'], ['minus', 'minus side']]} onChoose={(side) => onChange({ ...params, side })} />
+        <Choice
+          label="Resistor side"
+          value={params.side}
+          names={[
+            ['plus', 'plus side'],
+            ['minus', 'minus side'],
+          ]}
+          onChoose={(side) => onChange({ ...params, side })}
+        />
         , values from{' '}
         <Choice
           label="Values from"
           value={params.values ?? style.values}
-          names={[['drawer', 'the drawer'], ...SERIES_NAMES.map((s): [typeof s, string] => [s, `the ${s} series`])]}
+          names={[
+            ['drawer', 'the drawer'],
+            ...SERIES_NAMES.map((s): [typeof s, string] => [s, `the ${s} series`]),
+          ]}
           onChoose={(values) => onChange({ ...params, values })}
         />
         , next value{' '}
@@ -102,7 +152,16 @@ function cellsReader(most: number, name: string) {
       return { ok: true, value: cells, findings: [] };
     }
     const problem = `must be a whole number from 1 to ${most}, and “${typed}” is not`;
-    return { ok: false, findings: [{ code: 'bad-field', severity: 'refusal', data: { place: 'Supply', field: `number of ${name}`, problem } }] };
+    return {
+      ok: false,
+      findings: [
+        {
+          code: 'bad-field',
+          severity: 'refusal',
+          data: { place: 'Supply', field: `number of ${name}`, problem },
+        },
+      ],
+    };
   };
 }
 
@@ -118,7 +177,12 @@ function Choice<T extends string>({
   onChoose: (value: T) => void;
 }) {
   return (
-    <select className="word" aria-label={label} value={value} onChange={(event) => onChoose(event.target.value as T)}>
+    <select
+      className="word"
+      aria-label={label}
+      value={value}
+      onChange={(event) => onChoose(event.target.value as T)}
+    >
       {names.map(([name, words]) => (
         <option key={name} value={name}>
           {words}

@@ -34,10 +34,18 @@ export function SheetHead({ draft, id, place, archived }: Props) {
         <span className="small-print save-state" role="status">
           {saveWords(draft)}
         </span>
-        <Button variant="quiet" size="sm" disabled={!draft.undo} onClick={draft.undo}>Undo</Button>
-        <Button variant="quiet" size="sm" disabled={!draft.redo} onClick={draft.redo}>Redo</Button>
-        <a className="btn btn-quiet btn-sm" href={`/lessons/${id}/lesson.json`}>Export</a>
-        <Button variant="quiet" size="sm" onClick={() => void putAway()}>{archived ? 'Take out again' : 'Put away'}</Button>
+        <Button variant="quiet" size="sm" disabled={!draft.undo} onClick={draft.undo}>
+          Undo
+        </Button>
+        <Button variant="quiet" size="sm" disabled={!draft.redo} onClick={draft.redo}>
+          Redo
+        </Button>
+        <a className="btn btn-quiet btn-sm" href={`/lessons/${id}/lesson.json`}>
+          Export
+        </a>
+        <Button variant="quiet" size="sm" onClick={() => void putAway()}>
+          {archived ? 'Take out again' : 'Put away'}
+        </Button>
       </div>
       <input
         className="title-field"
@@ -47,9 +55,15 @@ export function SheetHead({ draft, id, place, archived }: Props) {
         value={content.title}
         onChange={(event) => draft.change({ ...content, title: event.target.value })}
       />
-      {content.title.trim() === '' && <Note kind="refusal">A lesson needs a title before it can be saved.</Note>}
+      {content.title.trim() === '' && (
+        <Note kind="refusal">A lesson needs a title before it can be saved.</Note>
+      )}
       {archived && <Note>This lesson is put away. It can still be read, and taken out again.</Note>}
-      {problem && <Note kind="refusal" live>{problem}</Note>}
+      {problem && (
+        <Note kind="refusal" live>
+          {problem}
+        </Note>
+      )}
       <Unsaved draft={draft} />
     </div>
   );
@@ -69,19 +83,29 @@ function Unsaved({ draft }: { draft: Draft }) {
           {save.message}{' '}
           {save.conflict ? (
             <>
-              <Button variant="text" className="btn-text" onClick={() => void draft.takeTheirs()}>Load theirs</Button>{' '}
-              <Button variant="text" className="btn-text ms-3" onClick={() => void draft.keepMine()}>Save mine over it</Button>
+              <Button variant="text" className="btn-text" onClick={() => void draft.takeTheirs()}>
+                Load theirs
+              </Button>{' '}
+              <Button variant="text" className="btn-text ms-3" onClick={() => void draft.keepMine()}>
+                Save mine over it
+              </Button>
             </>
           ) : (
-            <Button variant="text" className="btn-text" onClick={draft.retry}>Save again</Button>
+            <Button variant="text" className="btn-text" onClick={draft.retry}>
+              Save again
+            </Button>
           )}
         </Note>
       )}
       {found && (
         <Note live>
           Changes made here at {clockTime(found.at)} were not saved.{' '}
-          <Button variant="text" className="btn-text" onClick={draft.restore}>Bring them back</Button>{' '}
-          <Button variant="text" className="btn-text ms-3" onClick={draft.forget}>Forget them</Button>
+          <Button variant="text" className="btn-text" onClick={draft.restore}>
+            Bring them back
+          </Button>{' '}
+          <Button variant="text" className="btn-text ms-3" onClick={draft.forget}>
+            Forget them
+          </Button>
         </Note>
       )}
     </>

@@ -1,7 +1,7 @@
 import type { Sheet } from '@/core';
 import type { SheetSurroundings } from '@/server/lessonSheet';
 import type { LessonContent } from '@/server/repositories/lessons';
-import type { GivenSession, GroupChoice } from './LessonSheet';
+import type { GivenSession, GroupChoice } from './given';
 import type { Stage } from './StageMargin';
 import { AimStage } from './stages/AimStage';
 import { ChecksStage } from './stages/ChecksStage';
@@ -35,9 +35,12 @@ export function StageView(props: Props) {
   const { style } = surroundings;
   if (stage === 'aim') return <AimStage content={content} sheet={sheet} onChange={props.onContent} />;
   if (stage === 'class') {
-    return <ClassStage lessonId={lessonId} groups={props.groups} sessions={props.sessions} today={props.today} />;
+    return (
+      <ClassStage lessonId={lessonId} groups={props.groups} sessions={props.sessions} today={props.today} />
+    );
   }
-  if (!sheet) return <p className="soft">As soon as the sentence above can be met, this stage fills itself in.</p>;
+  if (!sheet)
+    return <p className="soft">As soon as the sentence above can be met, this stage fills itself in.</p>;
   switch (stage) {
     case 'parts':
       return <PartsStage sheet={sheet} style={style} />;

@@ -36,9 +36,7 @@ export async function keepLesson(
 }
 
 /** The newest kept version of a lesson, for those whose own was overtaken. */
-export async function loadLesson(
-  id: number,
-): Promise<Answer<{ version: number; content: LessonContent }>> {
+export async function loadLesson(id: number): Promise<Answer<{ version: number; content: LessonContent }>> {
   return guarded(async () => {
     const { version, title, aim, story, notes, ageGroup, choice, plan } = await lesson(idSchema.parse(id));
     return done({ version, content: { title, aim, story, notes, ageGroup, choice, plan } });

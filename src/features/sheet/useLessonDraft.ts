@@ -32,12 +32,14 @@ export function useLessonDraft(id: number, first: LessonContent, firstVersion: n
   const dirty = useRef(false);
   const saving = useRef<Promise<void>>(Promise.resolve());
 
+  const opened = useRef(first);
   useEffect(() => {
-    const kept = readKept(id);
-    if (kept && JSON.stringify(kept.content) !== JSON.stringify(first)) setFound(kept);
-    else localStorage.removeItem(keyOf(id));
     // Only what stood in this browser when the page opened is offered back.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    queueMicrotask(() => {
+      const kept = readKept(id);
+      if (kept && JSON.stringify(kept.content) !== JSON.stringify(opened.current)) setFound(kept);
+      else localStorage.removeItem(keyOf(id));
+    });
   }, [id]);
 
   const store = useCallback(
@@ -46,10 +48,13 @@ export function useLessonDraft(id: number, first: LessonContent, firstVersion: n
         const answer = await keepLesson(id, version.current, next).catch(() => undefined);
         if (answer?.ok) {
           version.current = answer.value.version;
-          if (JSON.stringify(readKept(id)?.content) === JSON.stringify(next)) localStorage.removeItem(keyOf(id));
+          if (JSON.stringify(readKept(id)?.content) === JSON.stringify(next))
+            localStorage.removeItem(keyOf(id));
           setSave({ kind: 'saved', at: answer.value.at });
         } else {
-          const message = answer?.message ?? 'Not saved: the program does not answer. It is kept in this browser and tried again at the next change.';
+          const message =
+            answer?.message ??
+            'Not saved: the program does not answer. It is kept in this browser and tried again at the next change.';
           setSave({ kind: 'failed', message, conflict: answer?.conflict ?? false });
         }
       });

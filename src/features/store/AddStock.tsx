@@ -21,21 +21,43 @@ interface Fields {
   price: string;
 }
 
-const KINDS = { resistor: 'resistor', led: 'lamp', cell: 'cell or battery', holder: 'holder with leads', supply: 'port or bench lead', jumper: 'jumper wire', board: 'breadboard' } as const;
+const KINDS = {
+  resistor: 'resistor',
+  led: 'lamp',
+  cell: 'cell or battery',
+  holder: 'holder with leads',
+  supply: 'port or bench lead',
+  jumper: 'jumper wire',
+  board: 'breadboard',
+} as const;
 
 /** A part that the store does not hold yet. */
 export function AddStock() {
   const router = useRouter();
   const [problem, setProblem] = useState('');
   const { register, handleSubmit, control, reset } = useForm<Fields>({
-    defaultValues: { kind: 'resistor', ohms: '', lamp: 'red', supply: 'aa-alkaline', cells: 3, have: 0, packSize: 10, price: '0.00' },
+    defaultValues: {
+      kind: 'resistor',
+      ohms: '',
+      lamp: 'red',
+      supply: 'aa-alkaline',
+      cells: 3,
+      have: 0,
+      packSize: 10,
+      price: '0.00',
+    },
   });
   const kind = useWatch({ control, name: 'kind' });
   const add = handleSubmit(async (fields) => {
     const spec = specOf(fields);
     if (typeof spec === 'string') return setProblem(spec);
     const packCents = Math.round(Number(fields.price.replace(',', '.')) * 100);
-    const answer = await newStock(spec, { have: fields.have, packSize: fields.packSize, packCents, place: '' });
+    const answer = await newStock(spec, {
+      have: fields.have,
+      packSize: fields.packSize,
+      packCents,
+      place: '',
+    });
     if (!answer.ok) return setProblem(answer.message);
     setProblem('');
     reset();
@@ -47,29 +69,61 @@ export function AddStock() {
       <form className="add-stock" onSubmit={(event) => void add(event)}>
         <Field label="Kind">
           <Form.Select {...register('kind')}>
-            {Object.entries(KINDS).map(([name, words]) => <option key={name} value={name}>{words}</option>)}
+            {Object.entries(KINDS).map(([name, words]) => (
+              <option key={name} value={name}>
+                {words}
+              </option>
+            ))}
           </Form.Select>
         </Field>
-        {kind === 'resistor' && <Field label="Value"><Form.Control placeholder="4k7" {...register('ohms')} /></Field>}
+        {kind === 'resistor' && (
+          <Field label="Value">
+            <Form.Control placeholder="4k7" {...register('ohms')} />
+          </Field>
+        )}
         {kind === 'led' && (
           <Field label="Colour">
-            <Form.Select {...register('lamp')}>{LAMP_TYPES.map((type) => <option key={type} value={type}>{lampName(type)}</option>)}</Form.Select>
+            <Form.Select {...register('lamp')}>
+              {LAMP_TYPES.map((type) => (
+                <option key={type} value={type}>
+                  {lampName(type)}
+                </option>
+              ))}
+            </Form.Select>
           </Field>
         )}
         {(kind === 'cell' || kind === 'holder' || kind === 'supply') && (
           <Field label="Of">
             <Form.Select {...register('supply')}>
-              {SUPPLY_KINDS.filter((s) => (SUPPLIES[s].style === 'cell') === (kind !== 'supply')).map((s) => <option key={s} value={s}>{SUPPLY_NAMES[s].one}</option>)}
+              {SUPPLY_KINDS.filter((s) => (SUPPLIES[s].style === 'cell') === (kind !== 'supply')).map((s) => (
+                <option key={s} value={s}>
+                  {SUPPLY_NAMES[s].one}
+                </option>
+              ))}
             </Form.Select>
           </Field>
         )}
-        {kind === 'holder' && <Field label="Cells"><Form.Control type="number" {...register('cells', { valueAsNumber: true })} /></Field>}
-        <Field label="In store"><Form.Control type="number" {...register('have', { valueAsNumber: true })} /></Field>
-        <Field label="Pack of"><Form.Control type="number" {...register('packSize', { valueAsNumber: true })} /></Field>
-        <Field label="Price of a pack"><Form.Control inputMode="decimal" {...register('price')} /></Field>
+        {kind === 'holder' && (
+          <Field label="Cells">
+            <Form.Control type="number" {...register('cells', { valueAsNumber: true })} />
+          </Field>
+        )}
+        <Field label="In store">
+          <Form.Control type="number" {...register('have', { valueAsNumber: true })} />
+        </Field>
+        <Field label="Pack of">
+          <Form.Control type="number" {...register('packSize', { valueAsNumber: true })} />
+        </Field>
+        <Field label="Price of a pack">
+          <Form.Control inputMode="decimal" {...register('price')} />
+        </Field>
         <Button type="submit">Add</Button>
       </form>
-      {problem && <div role="alert" className="problem">{problem}</div>}
+      {problem && (
+        <div role="alert" className="problem">
+          {problem}
+        </div>
+      )}
     </details>
   );
 }

@@ -31,7 +31,10 @@ export function BandReader({ drawer }: { drawer: readonly number[] }) {
   };
   const count = (wanted: 4 | 5) => {
     const value = read?.ohms ?? 330;
-    setBands(bandsFor(value, wanted, wanted === 4 ? 0.05 : 0.01) ?? (wanted === 4 ? ['brown', 'black', 'brown', 'gold'] : ['brown', 'black', 'black', 'black', 'brown']));
+    setBands(
+      bandsFor(value, wanted, wanted === 4 ? 0.05 : 0.01) ??
+        (wanted === 4 ? ['brown', 'black', 'brown', 'gold'] : ['brown', 'black', 'black', 'black', 'brown']),
+    );
   };
   const type = (text: string) => {
     setTyped(text);
@@ -39,20 +42,47 @@ export function BandReader({ drawer }: { drawer: readonly number[] }) {
     const made = value.ok && bandsFor(value.value, bands.length as 4 | 5, bands.length === 4 ? 0.05 : 0.01);
     if (made) setBands(made);
   };
-  const problem = figure.ok ? writingProblem(figure.value, bands.length as 4 | 5) : figure.findings.map(sentence).join(' ');
+  const problem = figure.ok
+    ? writingProblem(figure.value, bands.length as 4 | 5)
+    : figure.findings.map(sentence).join(' ');
   return (
     <section className="ruled">
       <h2>Colour bands</h2>
       <div className="band-reader">
         <ResistorDrawing bands={bands} width={210} title={bands.join(', ')} />
         <div className="button-row">
-          <Form.Check inline type="radio" id="bands-4" name="band-count" label="4 bands" checked={bands.length === 4} onChange={() => count(4)} />
-          <Form.Check inline type="radio" id="bands-5" name="band-count" label="5 bands" checked={bands.length === 5} onChange={() => count(5)} />
+          <Form.Check
+            inline
+            type="radio"
+            id="bands-4"
+            name="band-count"
+            label="4 bands"
+            checked={bands.length === 4}
+            onChange={() => count(4)}
+          />
+          <Form.Check
+            inline
+            type="radio"
+            id="bands-5"
+            name="band-count"
+            label="5 bands"
+            checked={bands.length === 5}
+            onChange={() => count(5)}
+          />
         </div>
         <div className="button-row">
           {bands.map((colour, i) => (
-            <Form.Select key={i} size="sm" className="w-auto" aria-label={`Band ${i + 1}`} value={colour} onChange={(event) => choose(i, event.target.value as BandColour)}>
-              {BAND_COLOURS.map((name) => <option key={name}>{name}</option>)}
+            <Form.Select
+              key={i}
+              size="sm"
+              className="w-auto"
+              aria-label={`Band ${i + 1}`}
+              value={colour}
+              onChange={(event) => choose(i, event.target.value as BandColour)}
+            >
+              {BAND_COLOURS.map((name) => (
+                <option key={name}>{name}</option>
+              ))}
             </Form.Select>
           ))}
         </div>
@@ -61,19 +91,32 @@ export function BandReader({ drawer }: { drawer: readonly number[] }) {
           <Form.Control className="w-auto" value={typed} onChange={(event) => type(event.target.value)} />
         </Form.Group>
         {problem ? (
-          <Note kind="refusal" live>{problem}</Note>
+          <Note kind="refusal" live>
+            {problem}
+          </Note>
         ) : (
-          <p role="status">{read ? valueWords(read, drawer) : 'These colours do not make a value: gold and silver stand only at the end.'}</p>
+          <p role="status">
+            {read
+              ? valueWords(read, drawer)
+              : 'These colours do not make a value: gold and silver stand only at the end.'}
+          </p>
         )}
       </div>
     </section>
   );
 }
 
-function valueWords({ ohms, tolerance }: { ohms: number; tolerance: number }, drawer: readonly number[]): string {
+function valueWords(
+  { ohms, tolerance }: { ohms: number; tolerance: number },
+  drawer: readonly number[],
+): string {
   const held = drawer.some((value) => Math.abs(value - ohms) < ohms * 1e-6);
   const near = neighbours(drawer, ohms).nearest;
-  const inDrawer = held ? 'in the drawer' : near ? `not in the drawer, which has ${formatOhms(near)}` : 'not in the drawer';
+  const inDrawer = held
+    ? 'in the drawer'
+    : near
+      ? `not in the drawer, which has ${formatOhms(near)}`
+      : 'not in the drawer';
   return `${formatOhms(ohms)} ± ${formatPercent(tolerance)}: ${inDrawer}.`;
 }
 

@@ -1,6 +1,13 @@
 'use client';
 
-import { createColumnHelper, createSortedRowModel, rowSortingFeature, sortFns, tableFeatures, useTable } from '@tanstack/react-table';
+import {
+  createColumnHelper,
+  createSortedRowModel,
+  rowSortingFeature,
+  sortFns,
+  tableFeatures,
+  useTable,
+} from '@tanstack/react-table';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
@@ -31,11 +38,18 @@ export function StockTable({ rows, currency }: { rows: StockRow[]; currency: str
       <thead>
         <tr>
           {table.getHeaderGroups()[0]!.headers.map((header) => (
-            <SortHead key={header.id} figure={header.id !== 'part' && header.id !== 'place'} sorted={header.column.getIsSorted()} onSort={() => header.column.toggleSorting()}>
+            <SortHead
+              key={header.id}
+              figure={header.id !== 'part' && header.id !== 'place'}
+              sorted={header.column.getIsSorted()}
+              onSort={() => header.column.toggleSorting()}
+            >
               {String(header.column.columnDef.header)}
             </SortHead>
           ))}
-          <th><span className="visually-hidden">change</span></th>
+          <th>
+            <span className="visually-hidden">change</span>
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -45,12 +59,19 @@ export function StockTable({ rows, currency }: { rows: StockRow[]; currency: str
           ) : (
             <tr key={row.id}>
               <th scope="row">{stockName(row.spec)}</th>
-              <td className="figure">{row.have}</td>
-              <td className="figure">{row.packSize}</td>
-              <td className="figure">{money(row.packCents, currency)}</td>
+              <td className="amount">{row.have}</td>
+              <td className="amount">{row.packSize}</td>
+              <td className="amount">{money(row.packCents, currency)}</td>
               <td>{row.place}</td>
-              <td className="figure">
-                <Button variant="text" className="btn-text" aria-label={`Change ${stockName(row.spec)}`} onClick={() => setOpen(row.id)}>change</Button>
+              <td className="amount">
+                <Button
+                  variant="text"
+                  className="btn-text"
+                  aria-label={`Change ${stockName(row.spec)}`}
+                  onClick={() => setOpen(row.id)}
+                >
+                  change
+                </Button>
               </td>
             </tr>
           ),
@@ -71,11 +92,21 @@ function EditRow({ row, onDone }: { row: StockRow; onDone: () => void }) {
   const router = useRouter();
   const [problem, setProblem] = useState('');
   const { register, handleSubmit } = useForm<Fields>({
-    defaultValues: { have: row.have, packSize: row.packSize, price: (row.packCents / 100).toFixed(2), place: row.place },
+    defaultValues: {
+      have: row.have,
+      packSize: row.packSize,
+      price: (row.packCents / 100).toFixed(2),
+      place: row.place,
+    },
   });
   const save = handleSubmit(async ({ have, packSize, price, place }) => {
     const packCents = Math.round(Number(price.replace(',', '.')) * 100);
-    const answer = await changeStock(row.id, row.version, { have: Number(have), packSize: Number(packSize), packCents, place });
+    const answer = await changeStock(row.id, row.version, {
+      have: Number(have),
+      packSize: Number(packSize),
+      packCents,
+      place,
+    });
     if (!answer.ok) return setProblem(answer.message);
     router.refresh();
     onDone();
@@ -85,15 +116,46 @@ function EditRow({ row, onDone }: { row: StockRow; onDone: () => void }) {
     <tr className="edit-row">
       <th scope="row">
         {name}
-        {problem && <div role="alert" className="problem">{problem}</div>}
+        {problem && (
+          <div role="alert" className="problem">
+            {problem}
+          </div>
+        )}
       </th>
-      <td><Form.Control size="sm" type="number" aria-label={`${name}: in store`} {...register('have', { valueAsNumber: true })} /></td>
-      <td><Form.Control size="sm" type="number" aria-label={`${name}: pack of`} {...register('packSize', { valueAsNumber: true })} /></td>
-      <td><Form.Control size="sm" inputMode="decimal" aria-label={`${name}: price of a pack`} {...register('price')} /></td>
-      <td><Form.Control size="sm" aria-label={`${name}: place`} {...register('place')} /></td>
-      <td className="figure">
-        <Button size="sm" onClick={() => void save()}>Save</Button>{' '}
-        <Button size="sm" variant="quiet" onClick={onDone}>Leave</Button>
+      <td>
+        <Form.Control
+          size="sm"
+          type="number"
+          aria-label={`${name}: in store`}
+          {...register('have', { valueAsNumber: true })}
+        />
+      </td>
+      <td>
+        <Form.Control
+          size="sm"
+          type="number"
+          aria-label={`${name}: pack of`}
+          {...register('packSize', { valueAsNumber: true })}
+        />
+      </td>
+      <td>
+        <Form.Control
+          size="sm"
+          inputMode="decimal"
+          aria-label={`${name}: price of a pack`}
+          {...register('price')}
+        />
+      </td>
+      <td>
+        <Form.Control size="sm" aria-label={`${name}: place`} {...register('place')} />
+      </td>
+      <td className="amount">
+        <Button size="sm" onClick={() => void save()}>
+          Save
+        </Button>{' '}
+        <Button size="sm" variant="quiet" onClick={onDone}>
+          Leave
+        </Button>
       </td>
     </tr>
   );

@@ -14,7 +14,11 @@ const valuesSchema = z.strictObject({
 });
 export type StockFormValues = z.output<typeof valuesSchema>;
 
-export async function changeStock(id: number, version: number, values: StockFormValues): Promise<Answer<number>> {
+export async function changeStock(
+  id: number,
+  version: number,
+  values: StockFormValues,
+): Promise<Answer<number>> {
   return guarded(async () => {
     const checked = valuesSchema.safeParse(values);
     if (!checked.success) return failed(fieldSentence(checked.error));
@@ -75,6 +79,13 @@ const FIELDS: Readonly<Record<string, string>> = {
 function fieldSentence(error: z.ZodError): string {
   const issue = error.issues[0]!;
   const field = FIELDS[String(issue.path[0])] ?? 'A figure';
-  const limits = issue.code === 'too_small' ? `must be at least ${issue.minimum}` : issue.code === 'too_big' ? `must be at most ${issue.maximum}` : issue.code === 'invalid_type' ? 'must be a number' : issue.message;
+  const limits =
+    issue.code === 'too_small'
+      ? `must be at least ${issue.minimum}`
+      : issue.code === 'too_big'
+        ? `must be at most ${issue.maximum}`
+        : issue.code === 'invalid_type'
+          ? 'must be a number'
+          : issue.message;
   return `${field} ${limits}. Nothing was saved.`;
 }

@@ -20,16 +20,27 @@ export function PackingList({ session }: { session: SessionHead }) {
   };
   return (
     <section className="ruled">
-      <h2>To pack: {session.summary.kit.length - packed.size} of {session.summary.kit.length} kinds left</h2>
+      <h2>
+        To pack: {session.summary.kit.length - packed.size} of {session.summary.kit.length} kinds left
+      </h2>
       <ul>
         {session.summary.kit.map((line) => (
           <li key={line.key} className="pack-line">
-            <Form.Check id={`pack-${line.key}`} checked={packed.has(line.key)} onChange={() => toggle(line.key)} label={stockName(line.spec)} />
+            <Form.Check
+              id={`pack-${line.key}`}
+              checked={packed.has(line.key)}
+              onChange={() => toggle(line.key)}
+              label={stockName(line.spec)}
+            />
             <span className="strong">{line.need}</span>
           </li>
         ))}
       </ul>
-      {problem && <div role="alert" className="problem">{problem}</div>}
+      {problem && (
+        <div role="alert" className="problem">
+          {problem}
+        </div>
+      )}
     </section>
   );
 }

@@ -69,9 +69,7 @@ export async function addGroup(name: string, meets: string): Promise<number> {
 }
 
 export async function saveGroup(id: number, version: number, name: string, meets: string): Promise<number> {
-  return write((trx) =>
-    updateVersioned(trx, 'study_groups', { id }, version, { name, meets }, 'this group'),
-  );
+  return write((trx) => updateVersioned(trx, 'study_groups', { id }, version, { name, meets }, 'this group'));
 }
 
 export async function archiveGroup(id: number, at: string | null): Promise<void> {
@@ -114,7 +112,8 @@ async function refuseDoubles(
   nickname: string,
   except: number,
 ): Promise<void> {
-  const present = () => trx('students').where({ group_id: groupId }).whereNull('archived_at').whereNot({ id: except });
+  const present = () =>
+    trx('students').where({ group_id: groupId }).whereNull('archived_at').whereNot({ id: except });
   if (await present().whereRaw('lower(nickname) = ?', nickname.toLowerCase()).first()) {
     throw new Refusal(`“${nickname}” is in this group already. Give this student another nickname.`);
   }

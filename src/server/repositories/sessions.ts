@@ -155,7 +155,9 @@ export async function tickPacked(id: number, key: string, packed: boolean): Prom
     const ticks = new Set(JSON.parse(row.packed) as string[]);
     if (packed) ticks.add(key);
     else ticks.delete(key);
-    await trx('sessions').where({ id }).update({ packed: JSON.stringify([...ticks]) });
+    await trx('sessions')
+      .where({ id })
+      .update({ packed: JSON.stringify([...ticks]) });
     return [...ticks];
   });
 }

@@ -23,13 +23,11 @@ export interface Versioned<T> {
 export const houseStyle = (): Promise<Versioned<HouseStyle>> =>
   setting('house style', styleSchema, DEFAULT_STYLE);
 
-export const meter = (): Promise<Versioned<MeterFigures>> =>
-  setting('meter', meterSchema, DEFAULT_METER);
+export const meter = (): Promise<Versioned<MeterFigures>> => setting('meter', meterSchema, DEFAULT_METER);
 
 async function setting<T>(name: string, schema: z.ZodType<T>, fallback: T): Promise<Versioned<T>> {
   const row = (await (await database())('settings').where({ name }).first()) as
-    | { json: string; version: number }
-    | undefined;
+    { json: string; version: number } | undefined;
   if (!row) return { value: fallback, version: 0 };
   const read = schema.safeParse(JSON.parse(row.json));
   return { value: read.success ? read.data : fallback, version: row.version };

@@ -71,9 +71,7 @@ export async function addStock(spec: StockSpec, values: StockValues): Promise<nu
 }
 
 export async function saveStock(id: number, version: number, values: StockValues): Promise<number> {
-  return write((trx) =>
-    updateVersioned(trx, 'stock', { id }, version, columns(values), 'this stock row'),
-  );
+  return write((trx) => updateVersioned(trx, 'stock', { id }, version, columns(values), 'this stock row'));
 }
 
 /** What there is to choose from: resistor values in stock, and lamps with the educator's own figures. */
@@ -106,6 +104,13 @@ export async function saveLamp(figures: LampFigures, version: number): Promise<n
       await trx('lamps').insert({ type, figures: json, version: 1 });
       return 1;
     }
-    return updateVersioned(trx, 'lamps', { type }, Math.max(1, version), { figures: json }, `the ${type} lamp`);
+    return updateVersioned(
+      trx,
+      'lamps',
+      { type },
+      Math.max(1, version),
+      { figures: json },
+      `the ${type} lamp`,
+    );
   });
 }

@@ -21,7 +21,9 @@ export default async function CheckPage({ params }: { params: Promise<{ id: stri
     <div className="page wide">
       <div className="page-head">
         <div>
-          <div className="small-print">{session.groupName} · {longDayName(session.onDate)} · {session.summary.sentence}</div>
+          <div className="small-print">
+            {session.groupName} · {longDayName(session.onDate)} · {session.summary.sentence}
+          </div>
           <h1>{session.lessonTitle}: is every bench right?</h1>
         </div>
         <div className="button-row no-print">
@@ -31,14 +33,19 @@ export default async function CheckPage({ params }: { params: Promise<{ id: stri
       </div>
       {students.length === 0 ? (
         <p>
-          Nobody is in this group yet. <Link href={`/classes/${session.groupId}`}>Add the students first.</Link>
+          Nobody is in this group yet.{' '}
+          <Link href={`/classes/${session.groupId}`}>Add the students first.</Link>
         </p>
       ) : (
         <CheckGrid
           key={`${session.id} ${session.version}`}
           sessionId={session.id}
           expectation={session.expectation}
-          students={students.map(({ id: studentId, bench, nickname }) => ({ id: studentId, bench, nickname }))}
+          students={students.map(({ id: studentId, bench, nickname }) => ({
+            id: studentId,
+            bench,
+            nickname,
+          }))}
           readings={readings}
           judged={students.map((s) => judgeStudent(session, s.id, readings))}
           predicted={PREDICTED}

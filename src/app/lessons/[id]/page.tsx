@@ -54,7 +54,9 @@ export default async function LessonPage({ params }: Props) {
       surroundings={surroundings}
       restDraws={DRAWS.rest}
       groups={present}
-      sessions={[...ahead, ...given.filter((s) => s.onDate < today).reverse()].map(({ id: sessionId, groupName, onDate }) => ({ id: sessionId, groupName, onDate }))}
+      sessions={[...ahead, ...given.filter((s) => s.onDate < today).reverse()].map(
+        ({ id: sessionId, groupName, onDate }) => ({ id: sessionId, groupName, onDate }),
+      )}
       today={today}
     />
   );

@@ -3,7 +3,25 @@ import { checkpointName } from '@/messages/names';
 import { fileResponse } from '@/server/files';
 import { logbook } from '@/server/logbook';
 
-const HEAD = ['day', 'lesson', 'group', 'bench', 'nickname', 'checkpoint', 'reading', 'unit', 'typed', 'band low', 'band high', 'verdict', 'kind', 'counts', 'likely cause', 'meter', 'taken at'];
+const HEAD = [
+  'day',
+  'lesson',
+  'group',
+  'bench',
+  'nickname',
+  'checkpoint',
+  'reading',
+  'unit',
+  'typed',
+  'band low',
+  'band high',
+  'verdict',
+  'kind',
+  'counts',
+  'likely cause',
+  'meter',
+  'taken at',
+];
 
 export const dynamic = 'force-dynamic';
 

@@ -30,7 +30,13 @@ export function parseStudents(text: string, first = 1): StudentList {
     return { students: [], findings: [finding('csv-columns', { wanted: 'bench, nickname', found })] };
   }
   const body = hasHead ? rows.slice(1) : rows;
-  return collect(body, hasHead ? head.indexOf('bench') : widest === 2 ? 0 : -1, hasHead ? head.indexOf('nickname') : widest === 2 ? 1 : 0, first, hasHead ? 2 : 1);
+  return collect(
+    body,
+    hasHead ? head.indexOf('bench') : widest === 2 ? 0 : -1,
+    hasHead ? head.indexOf('nickname') : widest === 2 ? 1 : 0,
+    first,
+    hasHead ? 2 : 1,
+  );
 }
 
 function collect(
@@ -47,7 +53,9 @@ function collect(
     const nickname = row[nameAt] ?? '';
     const benchText = benchAt >= 0 ? (row[benchAt] ?? '') : '';
     const bench = benchText === '' ? next : Number(benchText);
-    const problem = rowProblem(nickname, bench, benchText) ?? (students.length >= MOST_STUDENTS ? `is beyond ${MOST_STUDENTS} benches` : undefined);
+    const problem =
+      rowProblem(nickname, bench, benchText) ??
+      (students.length >= MOST_STUDENTS ? `is beyond ${MOST_STUDENTS} benches` : undefined);
     if (problem) {
       findings.push(finding('csv-row', { row: i + firstLine, problem }));
     } else if (students.some((s) => s.nickname.toLowerCase() === nickname.toLowerCase())) {
@@ -69,6 +77,7 @@ function rowProblem(nickname: string, bench: number, benchText: string): string 
   if (nickname === '') return 'has no nickname';
   if (nickname.length > 30) return 'has a nickname longer than 30 letters';
   if (/[<>{}\\]/u.test(nickname)) return 'has a nickname with signs that are not letters';
-  if (!Number.isInteger(bench) || bench < 1 || bench > 99) return `has the bench number "${benchText.slice(0, 20)}"`;
+  if (!Number.isInteger(bench) || bench < 1 || bench > 99)
+    return `has the bench number "${benchText.slice(0, 20)}"`;
   return undefined;
 }

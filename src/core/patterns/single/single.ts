@@ -7,13 +7,7 @@ import { accepted, finding, refused, type Finding, type Outcome } from '../../fi
 import type { Design, Given, Pattern } from '../pattern';
 import { toleranceOf, type HouseStyle } from '../style';
 import { SINGLE_CHECKPOINTS, singleCircuit } from './circuit';
-import {
-  MAINS_VOLTS,
-  SUPPLY_LIMIT_VOLTS,
-  singleDefaults,
-  singleParams,
-  type SingleParams,
-} from './params';
+import { MAINS_VOLTS, SUPPLY_LIMIT_VOLTS, singleDefaults, singleParams, type SingleParams } from './params';
 import { resistorFor, schoolsFor } from './schools';
 import { atAllAges, loopAmps, ratingAt, resistorBands, type SingleSums } from './sums';
 
@@ -98,9 +92,7 @@ function refusals(params: SingleParams, supply: SupplyFigures, lamp: LampFigures
   const limited = supply.limitAmps !== undefined && supply.limitAmps < params.amps;
   if (volts > needVolts && !limited) return [];
   const amps = loopAmps(junction, supply, 0);
-  return [
-    finding('cannot-light', { supply: volts, lampVolts, lamp: lamp.type, amps, needVolts }),
-  ];
+  return [finding('cannot-light', { supply: volts, lampVolts, lamp: lamp.type, amps, needVolts })];
 }
 
 /** Below this share of the supply, what is left for the resistor lets small spreads move the current far. */
@@ -122,9 +114,7 @@ function remarks(params: SingleParams, sums: SingleSums, style: HouseStyle): Fin
     findings.push(finding('current-over-limit', { amps: params.amps, limit: lamp.maxAmps }, 'warning'));
   }
   if (hottest.resistorWatts > 0.25 * style.ratingShare) {
-    findings.push(
-      finding('runs-hot', { watts: hottest.resistorWatts, rating: 0.25, part: 'R1' }, 'warning'),
-    );
+    findings.push(finding('runs-hot', { watts: hottest.resistorWatts, rating: 0.25, part: 'R1' }, 'warning'));
   }
   if (params.supply.kind === 'coin-20mm' && at.amps > COIN_AMPS) {
     findings.push(finding('over-drawn-cell', { amps: at.amps }, 'warning'));

@@ -3,7 +3,13 @@ import { brightnessAt, type Brightness } from '../../catalogue/brightness';
 import type { LampFigures } from '../../catalogue/lamps';
 import { neighbours, type Neighbours } from '../../catalogue/preferred';
 import { ratingFor } from '../../catalogue/ratings';
-import { AGES, supplyFigures, type Age, type SupplyChoice, type SupplyFigures } from '../../catalogue/supplies';
+import {
+  AGES,
+  supplyFigures,
+  type Age,
+  type SupplyChoice,
+  type SupplyFigures,
+} from '../../catalogue/supplies';
 import { Junction } from '../../devices/junction';
 import type { Amps, Hours, Ohms, Volts, Watts } from '../../quantities/units';
 import type { Rounding } from '../style';
@@ -116,7 +122,9 @@ export function choose(
   if (rounding === 'up') return around.up;
   if (rounding === 'nearest') return around.nearest;
   const enough = Math.min(BRIGHT_AMPS, wanted);
-  return [...values].reverse().find((ohms) => ohms >= (around.up ?? 0) && ampsWith(ohms) >= enough) ?? around.up;
+  return (
+    [...values].reverse().find((ohms) => ohms >= (around.up ?? 0) && ampsWith(ohms) >= enough) ?? around.up
+  );
 }
 
 export function resistorBands(ohms: Ohms): Pick<SingleSums, 'letterCode' | 'bands4' | 'bands5'> {

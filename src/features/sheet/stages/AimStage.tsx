@@ -47,7 +47,11 @@ export function AimStage({ content, sheet, onChange }: Props) {
       </section>
       <section className="ruled">
         <h2>Cautions</h2>
-        <ul>{sheet?.cautions.map(({ code }) => <li key={code}>{CAUTION_WORDS[code]}</li>)}</ul>
+        <ul>
+          {sheet?.cautions.map(({ code }) => (
+            <li key={code}>{CAUTION_WORDS[code]}</li>
+          ))}
+        </ul>
       </section>
     </>
   );

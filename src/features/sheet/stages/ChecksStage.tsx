@@ -19,9 +19,15 @@ export function ChecksStage({ sheet, draws, printHref }: { sheet: Sheet; draws: 
           <thead>
             <tr>
               <th scope="col">checkpoint</th>
-              <th scope="col" className="figure">typical</th>
-              <th scope="col" className="figure">95 of 100 between</th>
-              <th scope="col" className="figure">worst corners</th>
+              <th scope="col" className="amount">
+                typical
+              </th>
+              <th scope="col" className="amount">
+                95 of 100 between
+              </th>
+              <th scope="col" className="amount">
+                worst corners
+              </th>
             </tr>
           </thead>
           <tbody>
@@ -36,16 +42,23 @@ export function ChecksStage({ sheet, draws, printHref }: { sheet: Sheet; draws: 
                       {point.burden !== undefined && `; the meter’s own ${q2(point.burden)} is counted in`}
                     </div>
                   </th>
-                  <td className="figure strong"><Changed>{q(point.typical)}</Changed></td>
-                  <td className="figure">{q(point.low)} – {q(point.high)}</td>
-                  <td className="figure soft">{q(point.worstLow)} – {q(point.worstHigh)}</td>
+                  <td className="amount strong">
+                    <Changed>{q(point.typical)}</Changed>
+                  </td>
+                  <td className="amount">
+                    {q(point.low)} – {q(point.high)}
+                  </td>
+                  <td className="amount soft">
+                    {q(point.worstLow)} – {q(point.worstHigh)}
+                  </td>
                 </tr>
               );
             })}
           </tbody>
         </table>
         <p className="small-print mt-2">
-          From {draws.toLocaleString('en')} drawn builds: supply, resistor and lamp each anywhere in their spread.
+          From {draws.toLocaleString('en')} drawn builds: supply, resistor and lamp each anywhere in their
+          spread.
           {unsettled > 0 && ` ${unsettled} draws did not settle and are left out.`}
         </p>
       </section>

@@ -6,7 +6,7 @@ import Form from 'react-bootstrap/Form';
 import { dayName } from '@/ui/dates';
 import { Note } from '@/ui/Note';
 import { giveLesson } from '../actions';
-import type { GivenSession, GroupChoice } from '../LessonSheet';
+import type { GivenSession, GroupChoice } from '../given';
 
 interface Props {
   readonly lessonId: number;
@@ -56,14 +56,20 @@ export function ClassStage({ lessonId, groups, sessions, today }: Props) {
             </Button>
           </div>
         )}
-        {problem && <Note kind="refusal" live>{problem}</Note>}
+        {problem && (
+          <Note kind="refusal" live>
+            {problem}
+          </Note>
+        )}
       </section>
       <section className="ruled">
         <h2>Given so far</h2>
         <ul>
           {sessions.map(({ id, groupName, onDate }) => (
             <li key={id}>
-              <Link href={`/check/${id}`}>{groupName}, {dayName(onDate)}</Link>
+              <Link href={`/check/${id}`}>
+                {groupName}, {dayName(onDate)}
+              </Link>
             </li>
           ))}
           {sessions.length === 0 && <li className="soft">Not yet.</li>}

@@ -12,18 +12,32 @@ export function KitStage({ sheet, style, csvHref }: { sheet: Sheet; style: House
     <section className="ruled">
       <div className="ruled-head">
         <h2>Kit for {kit.students} students</h2>
-        <a className="btn btn-quiet btn-sm no-print" href={csvHref}>Save as CSV</a>
+        <a className="btn btn-quiet btn-sm no-print" href={csvHref}>
+          Save as CSV
+        </a>
       </div>
       <table className="table">
         <thead>
           <tr>
             <th scope="col">part</th>
-            <th scope="col" className="figure">for one</th>
-            <th scope="col" className="figure">for all</th>
-            <th scope="col" className="figure">spares</th>
-            <th scope="col" className="figure">in store</th>
-            <th scope="col" className="figure">to buy</th>
-            <th scope="col" className="figure">costs</th>
+            <th scope="col" className="amount">
+              for one
+            </th>
+            <th scope="col" className="amount">
+              for all
+            </th>
+            <th scope="col" className="amount">
+              spares
+            </th>
+            <th scope="col" className="amount">
+              in store
+            </th>
+            <th scope="col" className="amount">
+              to buy
+            </th>
+            <th scope="col" className="amount">
+              costs
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -32,37 +46,50 @@ export function KitStage({ sheet, style, csvHref }: { sheet: Sheet; style: House
               <th scope="row">
                 {stockName(line.spec)} <span className="small-print">{line.parts.join(', ')}</span>
               </th>
-              <td className="figure">{line.each}</td>
-              <td className="figure">{line.forGroup}</td>
-              <td className="figure">{line.spares}</td>
-              <td className="figure">{line.have}</td>
-              <td className="figure">
+              <td className="amount">{line.each}</td>
+              <td className="amount">{line.forGroup}</td>
+              <td className="amount">{line.spares}</td>
+              <td className="amount">{line.have}</td>
+              <td className="amount">
                 {line.short > 0 ? (
                   <>
                     <StatusMark status="off" size={9} /> {line.packs} × {line.packSize}
                   </>
-                ) : '–'}
+                ) : (
+                  '–'
+                )}
               </td>
-              <td className="figure">{line.buyCents > 0 ? cents(line.buyCents) : '–'}</td>
+              <td className="amount">{line.buyCents > 0 ? cents(line.buyCents) : '–'}</td>
             </tr>
           ))}
         </tbody>
         <tfoot>
           <tr>
             <th scope="row">one kit {cents(kit.eachCents)}</th>
-            <td colSpan={5} className="figure">to buy now</td>
-            <td className="figure strong">{cents(kit.buyCents)}</td>
+            <td colSpan={5} className="amount">
+              to buy now
+            </td>
+            <td className="amount strong">{cents(kit.buyCents)}</td>
           </tr>
         </tfoot>
       </table>
       <p className="small-print mt-2">
-        Spares: so many that the chance of running out of a part is at most {formatPercent(style.spareRisk)}, when a class
-        loses {formatPercent(0.06)} of its lamps, {formatPercent(0.02)} of its resistors and {formatPercent(0.03)} of its cells and jumpers.
-        {kit.unpriced.length > 0 && ` Not in the store, so without a price: ${kit.lines.filter((l) => kit.unpriced.includes(l.key)).map((l) => stockName(l.spec)).join(', ')}.`}
+        Spares: so many that the chance of running out of a part is at most {formatPercent(style.spareRisk)},
+        when a class loses {formatPercent(0.06)} of its lamps, {formatPercent(0.02)} of its resistors and{' '}
+        {formatPercent(0.03)} of its cells and jumpers.
+        {kit.unpriced.length > 0 &&
+          ` Not in the store, so without a price: ${kit.lines
+            .filter((l) => kit.unpriced.includes(l.key))
+            .map((l) => stockName(l.spec))
+            .join(', ')}.`}
       </p>
-      {sheet.cautions.filter(({ place }) => place === 'kit').map(({ code }) => (
-        <p key={code} className="caution-line">{CAUTION_WORDS[code]}</p>
-      ))}
+      {sheet.cautions
+        .filter(({ place }) => place === 'kit')
+        .map(({ code }) => (
+          <p key={code} className="caution-line">
+            {CAUTION_WORDS[code]}
+          </p>
+        ))}
     </section>
   );
 }

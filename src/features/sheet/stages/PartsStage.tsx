@@ -15,11 +15,31 @@ export function PartsStage({ sheet, style }: { sheet: Sheet; style: HouseStyle }
         <table className="table">
           <tbody>
             <Row name="colour and chip" work={lamp.technology} figure={lampName(lamp.type)} />
-            <Row name="forward voltage" work={`at ${formatQuantity(lamp.at, 'A', 2)}, from the ${originWords(lamp.origin)}`} figure={formatQuantity(lamp.vf, 'V')} />
-            <Row name="from lamp to lamp" work="lowest and highest of a batch" figure={`${formatQuantity(lamp.vfLow, 'V')} – ${formatQuantity(lamp.vfHigh, 'V')}`} />
-            <Row name="continuous maximum" work="what it may carry all day" figure={formatQuantity(lamp.maxAmps, 'A', 2)} />
-            <Row name="absolute maximum" work="beyond it the die fails" figure={formatQuantity(lamp.absoluteAmps, 'A', 2)} />
-            <Row name="reverse limit" work="the wrong way round" figure={formatQuantity(lamp.reverseLimit, 'V')} />
+            <Row
+              name="forward voltage"
+              work={`at ${formatQuantity(lamp.at, 'A', 2)}, from the ${originWords(lamp.origin)}`}
+              figure={formatQuantity(lamp.vf, 'V')}
+            />
+            <Row
+              name="from lamp to lamp"
+              work="lowest and highest of a batch"
+              figure={`${formatQuantity(lamp.vfLow, 'V')} – ${formatQuantity(lamp.vfHigh, 'V')}`}
+            />
+            <Row
+              name="continuous maximum"
+              work="what it may carry all day"
+              figure={formatQuantity(lamp.maxAmps, 'A', 2)}
+            />
+            <Row
+              name="absolute maximum"
+              work="beyond it the die fails"
+              figure={formatQuantity(lamp.absoluteAmps, 'A', 2)}
+            />
+            <Row
+              name="reverse limit"
+              work="the wrong way round"
+              figure={formatQuantity(lamp.reverseLimit, 'V')}
+            />
             <Row name="plus end" work="anode" figure={CUE_WORDS[led['anode']!]} />
             <Row name="minus end" work="cathode" figure={CUE_WORDS[led['cathode']!]} />
           </tbody>
@@ -33,7 +53,9 @@ export function PartsStage({ sheet, style }: { sheet: Sheet; style: HouseStyle }
             <tr>
               <th scope="row">bands</th>
               <td className="soft">{bands?.join(', ')}</td>
-              <td className="figure">{bands && <ResistorDrawing bands={bands} title={bands.join(', ')} />}</td>
+              <td className="amount">
+                {bands && <ResistorDrawing bands={bands} title={bands.join(', ')} />}
+              </td>
             </tr>
           </tbody>
         </table>
@@ -42,8 +64,16 @@ export function PartsStage({ sheet, style }: { sheet: Sheet; style: HouseStyle }
         <h2>The supply</h2>
         <table className="table">
           <tbody>
-            <Row name={supplyName(supply)} work={`red lead is plus${SUPPLIES[supply.kind].capacity ? `, ${formatQuantity(SUPPLIES[supply.kind].capacity!, 'Ah')}` : ''}`} figure={formatQuantity(supplyFigures.volts, 'V')} />
-            <Row name="its own ohms" work="in series with everything" figure={formatQuantity(supplyFigures.ohms, 'Ω')} />
+            <Row
+              name={supplyName(supply)}
+              work={`red lead is plus${SUPPLIES[supply.kind].capacity ? `, ${formatQuantity(SUPPLIES[supply.kind].capacity!, 'Ah')}` : ''}`}
+              figure={formatQuantity(supplyFigures.volts, 'V')}
+            />
+            <Row
+              name="its own ohms"
+              work="in series with everything"
+              figure={formatQuantity(supplyFigures.ohms, 'Ω')}
+            />
           </tbody>
         </table>
       </section>
@@ -52,7 +82,12 @@ export function PartsStage({ sheet, style }: { sheet: Sheet; style: HouseStyle }
         <table className="table">
           <tbody>
             {sheet.kit.lines.map((line) => (
-              <Row key={line.key} name={stockName(line.spec)} work={line.parts.join(', ')} figure={String(line.each)} />
+              <Row
+                key={line.key}
+                name={stockName(line.spec)}
+                work={line.parts.join(', ')}
+                figure={String(line.each)}
+              />
             ))}
           </tbody>
         </table>
@@ -66,7 +101,7 @@ function Row({ name, work, figure }: { name: string; work: string; figure: strin
     <tr>
       <th scope="row">{name}</th>
       <td className="soft">{work}</td>
-      <td className="figure">
+      <td className="amount">
         <Changed>{figure}</Changed>
       </td>
     </tr>
@@ -74,5 +109,7 @@ function Row({ name, work, figure }: { name: string; work: string; figure: strin
 }
 
 function originWords(origin: string): string {
-  return { table: 'colour table', measured: 'measurement of this batch', assumed: 'assumption' }[origin] ?? origin;
+  return (
+    { table: 'colour table', measured: 'measurement of this batch', assumed: 'assumption' }[origin] ?? origin
+  );
 }

@@ -1,7 +1,22 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { accepted, moveLeg, standInFor, turnPart, valuesOf, neighbours, LAMP_TYPES, type HouseStyle, type LampType, type Placement, type Plan, type Shelf, type Sheet, formatOhms } from '@/core';
+import {
+  accepted,
+  moveLeg,
+  standInFor,
+  turnPart,
+  valuesOf,
+  neighbours,
+  LAMP_TYPES,
+  type HouseStyle,
+  type LampType,
+  type Placement,
+  type Plan,
+  type Shelf,
+  type Sheet,
+  formatOhms,
+} from '@/core';
 import { holeName } from '@/messages/findings';
 import { capital, lampName, legName, partName } from '@/messages/names';
 import { saveAs, slug } from '@/ui/download';
@@ -32,24 +47,38 @@ export function PlanStage({ sheet, trial, shelf, style, title, kept, onPick, onL
               <th scope="col">piece</th>
               <th scope="col">legs and holes</th>
               <th scope="col">try instead</th>
-              <th scope="col"><span className="visually-hidden">turn</span></th>
+              <th scope="col">
+                <span className="visually-hidden">turn</span>
+              </th>
             </tr>
           </thead>
           <tbody>
             {plan.placements.map((placement) => (
-              <PieceRow key={placement.part} placement={placement} plan={plan} trial={trial} sheet={sheet} values={values} onPick={onPick} />
+              <PieceRow
+                key={placement.part}
+                placement={placement}
+                plan={plan}
+                trial={trial}
+                sheet={sheet}
+                values={values}
+                onPick={onPick}
+              />
             ))}
           </tbody>
         </table>
         <p className="small-print mt-2">
-          Type another hole (c8, L+3 for the left + rail) or pick the piece up on the board: arrow keys move it, Shift with an
-          arrow moves its second leg, t turns it, w puts a wire in its place, Escape puts it back. A plan that still makes this
-          circuit is kept; one that does not only shows what would happen.
+          Type another hole (c8, L+3 for the left + rail) or pick the piece up on the board: arrow keys move
+          it, Shift with an arrow moves its second leg, t turns it, w puts a wire in its place, Escape puts it
+          back. A plan that still makes this circuit is kept; one that does not only shows what would happen.
         </p>
       </section>
       <div className="button-row">
-        <Button variant="quiet" onClick={() => savePlan(title)}>Save the plan as SVG</Button>
-        <Button variant="quiet" disabled={!kept && !trial.isTrial} onClick={onLayOut}>Lay it out again</Button>
+        <Button variant="quiet" onClick={() => savePlan(title)}>
+          Save the plan as SVG
+        </Button>
+        <Button variant="quiet" disabled={!kept && !trial.isTrial} onClick={onLayOut}>
+          Lay it out again
+        </Button>
       </div>
     </>
   );
@@ -83,24 +112,52 @@ function PieceRow({ placement, plan, trial, sheet, values, onPick }: RowProps) {
       <td>
         <div className="leg-list">
           {Object.entries(placement.legs).map(([pin, hole]) => (
-            <HoleField key={pin} label={`${part} ${legName(part, pin)}`} leg={legName(part, pin)} hole={hole} onHole={(to) => trial.edit(moveLeg(plan, part, pin, to))} />
+            <HoleField
+              key={pin}
+              label={`${part} ${legName(part, pin)}`}
+              leg={legName(part, pin)}
+              hole={hole}
+              onHole={(to) => trial.edit(moveLeg(plan, part, pin, to))}
+            />
           ))}
         </div>
       </td>
       <td>
-        <StandInChoice placement={placement} sheet={sheet} values={values} onChoose={(standIn) => trial.edit(accepted(standInFor(plan, part, standIn)))} />
+        <StandInChoice
+          placement={placement}
+          sheet={sheet}
+          values={values}
+          onChoose={(standIn) => trial.edit(accepted(standInFor(plan, part, standIn)))}
+        />
       </td>
-      <td className="figure">
-        <Button variant="text" className="btn-text" onClick={() => trial.edit(turnPart(plan, part))}>turn round</Button>
+      <td className="amount">
+        {placement.kind === 'part' && (
+          <Button variant="text" className="btn-text" onClick={() => trial.edit(turnPart(plan, part))}>
+            turn round
+          </Button>
+        )}
       </td>
     </tr>
   );
 }
 
-function HoleField({ label, leg, hole, onHole }: { label: string; leg: string; hole: string; onHole: (hole: string) => void }) {
+function HoleField({
+  label,
+  leg,
+  hole,
+  onHole,
+}: {
+  label: string;
+  leg: string;
+  hole: string;
+  onHole: (hole: string) => void;
+}) {
   const [typed, setTyped] = useState<string | undefined>();
   const put = () => {
-    const to = (typed ?? '').trim().replace('−', '-').replace(/^[lr]/u, (c) => c.toUpperCase());
+    const to = (typed ?? '')
+      .trim()
+      .replace('−', '-')
+      .replace(/^[lr]/u, (c) => c.toUpperCase());
     if (typed !== undefined && to !== hole && to !== '') onHole(to);
     setTyped(undefined);
   };
@@ -120,7 +177,17 @@ function HoleField({ label, leg, hole, onHole }: { label: string; leg: string; h
   );
 }
 
-function StandInChoice({ placement, sheet, values, onChoose }: { placement: Placement; sheet: Sheet; values: readonly number[]; onChoose: (standIn: Placement['standIn']) => void }) {
+function StandInChoice({
+  placement,
+  sheet,
+  values,
+  onChoose,
+}: {
+  placement: Placement;
+  sheet: Sheet;
+  values: readonly number[];
+  onChoose: (standIn: Placement['standIn']) => void;
+}) {
   const { part, standIn } = placement;
   const { chosen, lamp } = sheet.sums;
   const others = resistorsToTry(chosen, values);
@@ -128,18 +195,35 @@ function StandInChoice({ placement, sheet, values, onChoose }: { placement: Plac
   const options: readonly (readonly [string, string])[] = part.startsWith('R')
     ? others.map((ohms) => [String(ohms), formatOhms(ohms)])
     : LAMP_TYPES.filter((type) => type !== lamp.type).map((type) => [type, `${lampName(type)} lamp`]);
-  const value = !standIn ? '' : standIn.kind === 'wire' ? 'wire' : standIn.kind === 'led' ? standIn.type : String(standIn.ohms);
+  const value = !standIn
+    ? ''
+    : standIn.kind === 'wire'
+      ? 'wire'
+      : standIn.kind === 'led'
+        ? standIn.type
+        : String(standIn.ohms);
   const choose = (next: string) => {
     if (next === '') return onChoose(undefined);
     if (next === 'wire') return onChoose({ kind: 'wire' });
-    onChoose(part.startsWith('R') ? { kind: 'resistor', ohms: Number(next) } : { kind: 'led', type: next as LampType });
+    onChoose(
+      part.startsWith('R')
+        ? { kind: 'resistor', ohms: Number(next) }
+        : { kind: 'led', type: next as LampType },
+    );
   };
   return (
-    <Form.Select size="sm" aria-label={`In place of ${part}`} value={value} onChange={(event) => choose(event.target.value)}>
+    <Form.Select
+      size="sm"
+      aria-label={`In place of ${part}`}
+      value={value}
+      onChange={(event) => choose(event.target.value)}
+    >
       <option value="">as planned</option>
       <option value="wire">a wire</option>
       {options.map(([name, words]) => (
-        <option key={name} value={name}>{words}</option>
+        <option key={name} value={name}>
+          {words}
+        </option>
       ))}
     </Form.Select>
   );

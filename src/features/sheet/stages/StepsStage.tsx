@@ -5,7 +5,15 @@ import { CAUTION_WORDS } from '@/messages/cautions';
 import { stepWords } from '@/messages/steps';
 
 /** The build card in order; ticking is for whoever builds the sample, and is not kept. */
-export function StepsStage({ sheet, printHref, onRing }: { sheet: Sheet; printHref: string; onRing: (part: string) => void }) {
+export function StepsStage({
+  sheet,
+  printHref,
+  onRing,
+}: {
+  sheet: Sheet;
+  printHref: string;
+  onRing: (part: string) => void;
+}) {
   const [done, setDone] = useState<ReadonlySet<string>>(new Set());
   const tick = (id: string) => {
     const next = new Set(done);
@@ -36,7 +44,9 @@ export function StepsStage({ sheet, printHref, onRing }: { sheet: Sheet; printHr
               <p>{words.detail}</p>
               <p className="small-print">Why: {words.why}</p>
               {cautionsAt(step, sheet.cautions).map(({ code }) => (
-                <p key={code} className="caution-line">{CAUTION_WORDS[code]}</p>
+                <p key={code} className="caution-line">
+                  {CAUTION_WORDS[code]}
+                </p>
               ))}
             </li>
           );

@@ -1,5 +1,6 @@
 import { Fragment } from 'react';
 import {
+  formatEntered,
   formatHours,
   formatOhms,
   formatPercent,
@@ -35,7 +36,7 @@ export function SumsStage({ sheet, style }: { sheet: Sheet; style: HouseStyle })
               <tr key={name}>
                 <th scope="row">{name}</th>
                 <td className="soft">{work}</td>
-                <td className={strong ? 'figure strong' : 'figure'}>
+                <td className={strong ? 'amount strong' : 'amount'}>
                   <Changed>{figure}</Changed>
                 </td>
               </tr>
@@ -71,8 +72,8 @@ function working(sums: SingleSums, style: HouseStyle): Line[] {
       figure: V(supplyFigures.volts),
     },
     {
-      name: `the lamp takes, at ${A(wanted)}`,
-      work: `off its curve: ${V(sums.lamp.vf)} at ${formatQuantity(sums.lamp.at, 'A', 2)}`,
+      name: `the lamp takes, at ${formatEntered(wanted, 'A')}`,
+      work: `off its curve: ${V(sums.lamp.vf)} at ${formatEntered(sums.lamp.at, 'A')}`,
       figure: V(lampVolts),
     },
     {
@@ -82,7 +83,7 @@ function working(sums: SingleSums, style: HouseStyle): Line[] {
     },
     {
       name: 'divided by the wanted current',
-      work: `${V(voltsLeft)} ÷ ${A(wanted)}`,
+      work: `${V(voltsLeft)} ÷ ${formatEntered(wanted, 'A')}`,
       figure: formatQuantity(loopOhms, 'Ω', 4),
     },
     {
@@ -128,7 +129,15 @@ function ratingWords(watts: number): string {
   return { 0.125: '⅛ W', 0.25: '¼ W', 0.5: '½ W' }[watts] ?? `${watts} W`;
 }
 
-function BandsRow({ count, bands, ohms }: { count: number; bands: readonly BandColour[] | undefined; ohms: number }) {
+function BandsRow({
+  count,
+  bands,
+  ohms,
+}: {
+  count: number;
+  bands: readonly BandColour[] | undefined;
+  ohms: number;
+}) {
   return (
     <tr>
       <th scope="row">{count} bands</th>
@@ -141,7 +150,7 @@ function BandsRow({ count, bands, ohms }: { count: number; bands: readonly BandC
           'cannot be written in so few digits'
         )}
       </td>
-      <td className="figure">{bands && <ResistorDrawing bands={bands} title={bands.join(', ')} />}</td>
+      <td className="amount">{bands && <ResistorDrawing bands={bands} title={bands.join(', ')} />}</td>
     </tr>
   );
 }
@@ -155,21 +164,39 @@ function Ages({ sums }: { sums: SingleSums }) {
         <thead>
           <tr>
             <th scope="col">supply</th>
-            <th scope="col" className="figure">volts</th>
-            <th scope="col" className="figure">current</th>
-            <th scope="col" className="figure">across R1</th>
-            <th scope="col" className="figure">across the lamp</th>
-            <th scope="col" className="ps-4">the lamp looks</th>
+            <th scope="col" className="amount">
+              volts
+            </th>
+            <th scope="col" className="amount">
+              current
+            </th>
+            <th scope="col" className="amount">
+              across R1
+            </th>
+            <th scope="col" className="amount">
+              across the lamp
+            </th>
+            <th scope="col" className="ps-4">
+              the lamp looks
+            </th>
           </tr>
         </thead>
         <tbody>
           {sums.ages.map((row) => (
             <tr key={row.age}>
               <th scope="row">{AGE_NAMES[row.age]}</th>
-              <td className="figure"><Changed>{V(row.supplyVolts)}</Changed></td>
-              <td className="figure"><Changed>{A(row.amps)}</Changed></td>
-              <td className="figure"><Changed>{V(row.resistorVolts)}</Changed></td>
-              <td className="figure"><Changed>{V(row.lampVolts)}</Changed></td>
+              <td className="amount">
+                <Changed>{V(row.supplyVolts)}</Changed>
+              </td>
+              <td className="amount">
+                <Changed>{A(row.amps)}</Changed>
+              </td>
+              <td className="amount">
+                <Changed>{V(row.resistorVolts)}</Changed>
+              </td>
+              <td className="amount">
+                <Changed>{V(row.lampVolts)}</Changed>
+              </td>
               <td className="ps-4">{BRIGHTNESS_WORDS[row.brightness]}</td>
             </tr>
           ))}
@@ -194,11 +221,21 @@ function Schools({ sums }: { sums: SingleSums }) {
         <thead>
           <tr>
             <th scope="col">choice</th>
-            <th scope="col" className="figure">resistor</th>
-            <th scope="col" className="figure">fresh</th>
-            <th scope="col" className="figure">as labelled</th>
-            <th scope="col" className="figure">tired</th>
-            <th scope="col" className="figure">of the limit</th>
+            <th scope="col" className="amount">
+              resistor
+            </th>
+            <th scope="col" className="amount">
+              fresh
+            </th>
+            <th scope="col" className="amount">
+              as labelled
+            </th>
+            <th scope="col" className="amount">
+              tired
+            </th>
+            <th scope="col" className="amount">
+              of the limit
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -206,7 +243,9 @@ function Schools({ sums }: { sums: SingleSums }) {
             <Fragment key={`${school.question} ${school.choice}`}>
               {school.question !== sums.schools[i - 1]?.question && (
                 <tr className="question">
-                  <th scope="rowgroup" colSpan={6}>{QUESTIONS[school.question]}</th>
+                  <th scope="rowgroup" colSpan={6}>
+                    {QUESTIONS[school.question]}
+                  </th>
                 </tr>
               )}
               <tr className={school.house ? 'strong' : undefined}>
@@ -214,11 +253,13 @@ function Schools({ sums }: { sums: SingleSums }) {
                   {schoolWords(school, sums)}
                   {school.house && <span className="soft"> (this lesson)</span>}
                 </th>
-                <td className="figure">{formatOhms(school.ohms)}</td>
+                <td className="amount">{formatOhms(school.ohms)}</td>
                 {school.ages.map((row) => (
-                  <td key={row.age} className="figure">{A(row.amps)}</td>
+                  <td key={row.age} className="amount">
+                    {A(row.amps)}
+                  </td>
                 ))}
-                <td className="figure">{formatPercent(Math.max(...school.ages.map((row) => row.share)))}</td>
+                <td className="amount">{formatPercent(Math.max(...school.ages.map((row) => row.share)))}</td>
               </tr>
             </Fragment>
           ))}

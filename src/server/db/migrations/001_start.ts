@@ -55,9 +55,7 @@ async function up(db: Knex): Promise<void> {
   await db.raw(
     'CREATE UNIQUE INDEX students_nickname ON students (group_id, lower(nickname)) WHERE archived_at IS NULL',
   );
-  await db.raw(
-    'CREATE UNIQUE INDEX students_bench ON students (group_id, bench) WHERE archived_at IS NULL',
-  );
+  await db.raw('CREATE UNIQUE INDEX students_bench ON students (group_id, bench) WHERE archived_at IS NULL');
   await db.schema.createTable('sessions', (table) => {
     table.increments('id');
     table.integer('lesson_id').notNullable().references('lessons.id').index();

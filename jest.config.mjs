@@ -1,0 +1,23 @@
+/** Unit tests beside their files; the real interface is tested by Playwright in tests/e2e. */
+const esm = '(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|comlink)';
+
+const config = {
+  testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
+  testEnvironment: 'node',
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  transform: {
+    '^.+\\.[mc]?[jt]sx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          target: 'es2022',
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+        },
+      },
+    ],
+  },
+  transformIgnorePatterns: [`/node_modules/(?!${esm}/)`],
+};
+
+export default config;

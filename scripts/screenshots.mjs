@@ -1,0 +1,57 @@
+// npm run screenshots: takes the pictures of docs/screenshots/ from a demo that is being served.
+// MIVVET_URL says where (default http://127.0.0.1:4173); names given as arguments take only those.
+import { chromium } from '@playwright/test';
+import path from 'node:path';
+import { CHROMIUM, ROOT } from './bootstrap.mjs';
+
+const BASE = process.env.MIVVET_URL ?? 'http://127.0.0.1:4173';
+const OUT = process.env.MIVVET_SHOTS ?? path.join(ROOT, 'docs', 'screenshots');
+const FLAGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+const phone = { width: 390, height: 844 };
+
+/** Name of the picture, page, and what to do before it is taken. */
+const VIEWS = [
+  { name: 'today', at: '/' },
+  { name: 'lessons', at: '/lessons' },
+  { name: 'sheet-sums', at: '/lessons/1?stage=sums' },
+  {
+    name: 'sheet-plan-mistake',
+    at: '/lessons/1?stage=plan',
+    act: (page) =>
+      page
+        .getByRole('row', { name: /lamp D1/u })
+        .getByRole('button', { name: 'turn round' })
+        .click(),
+  },
+  { name: 'sheet-steps', at: '/lessons/1?stage=steps' },
+  { name: 'sheet-checks', at: '/lessons/1?stage=checks' },
+  { name: 'sheet-kit', at: '/lessons/1?stage=kit' },
+  { name: 'sheet-phone', at: '/lessons/1?stage=sums', size: phone },
+  { name: 'check', at: '/check/1' },
+  { name: 'logbook', at: '/logbook' },
+  { name: 'store', at: '/store' },
+  { name: 'group', at: '/classes/1' },
+  { name: 'house-style', at: '/settings' },
+  { name: 'printed-card', at: '/print/1/card' },
+];
+
+const only = process.argv.slice(2);
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: FLAGS });
+for (const { name, at, act, size } of VIEWS) {
+  if (only.length && !only.includes(name)) continue;
+  const page = await browser.newPage({ viewport: size ?? { width: 1280, height: 800 } });
+  await page.goto(BASE + at, { waitUntil: 'networkidle' });
+  if (act) await act(page);
+  await page.waitForTimeout(1200);
+  await page.screenshot({ path: path.join(OUT, `${name}.png`) });
+  await page.close();
+}
+await browser.close();
