@@ -6,6 +6,9 @@ import type { Equations, Instance, Wiring } from './device';
 import { quantityField, shareField } from './fields';
 import { stampCurrent } from './stamps';
 
+/** Looked up once: these stand in the innermost loops. */
+const { max, log, expm1, log1p } = Math;
+
 /** A junction's curve: it passes through (vf, at), with emission coefficient n and series ohms rs. */
 export interface JunctionFigures {
   readonly vf: Volts;
@@ -56,15 +59,15 @@ export class Junction {
 
   constructor(private readonly figures: JunctionFigures) {
     this.unit = figures.n * THERMAL_VOLTS;
-    this.rs = Math.max(figures.rs, LIMITS.junctionOhms);
+    this.rs = max(figures.rs, LIMITS.junctionOhms);
     this.setVf(figures.vf);
   }
 
   /** Moves the curve to pass through (vf, at). */
   setVf(vf: Volts): void {
     const { at } = this.figures;
-    this.saturation = at / Math.expm1((vf - this.rs * at) / this.unit);
-    this.offset = (this.rs * this.saturation) / this.unit + Math.log((this.rs * this.saturation) / this.unit);
+    this.saturation = at / expm1((vf - this.rs * at) / this.unit);
+    this.offset = (this.rs * this.saturation) / this.unit + log((this.rs * this.saturation) / this.unit);
   }
 
   /** Leaves current and slope at `volts` in `amps` and `siemens`. */
@@ -76,7 +79,7 @@ export class Junction {
 
   /** Volts across junction and series ohms at a forward current above zero. */
   voltsAt(amps: Amps): Volts {
-    return this.rs * amps + this.unit * Math.log1p(amps / this.saturation);
+    return this.rs * amps + this.unit * log1p(amps / this.saturation);
   }
 }
 
@@ -90,8 +93,8 @@ export function fitSeriesOhms(
   second: { volts: Volts; amps: Amps },
   n: number,
 ): Ohms {
-  const curved = n * THERMAL_VOLTS * Math.log(second.amps / first.amps);
-  return Math.max(0, (second.volts - first.volts - curved) / (second.amps - first.amps));
+  const curved = n * THERMAL_VOLTS * log(second.amps / first.amps);
+  return max(0, (second.volts - first.volts - curved) / (second.amps - first.amps));
 }
 
 /** A two-pin part that is one junction, anode first. */

@@ -1,5 +1,8 @@
 import { LIMITS } from './limits';
 
+/** Looked up once: these stand in the innermost loops. */
+const { abs, max } = Math;
+
 /**
  * Dense LU with scaled partial pivoting, in place, on preallocated arrays.
  * Source: Golub & Van Loan, Matrix Computations, 3.4 (row scaling as in 3.5.2).
@@ -23,7 +26,7 @@ export class DenseLu {
     const n = this.size;
     for (let i = 0; i < n; i++) {
       let largest = 0;
-      for (let j = 0; j < n; j++) largest = Math.max(largest, Math.abs(matrix[i * stride + j]!));
+      for (let j = 0; j < n; j++) largest = max(largest, abs(matrix[i * stride + j]!));
       if (largest === 0) return i;
       this.scale[i] = largest;
       this.order[i] = i;
@@ -42,7 +45,7 @@ export class DenseLu {
     let size: number = LIMITS.pivot;
     for (let i = k; i < this.size; i++) {
       const row = this.order[i]!;
-      const ratio = Math.abs(matrix[row * stride + k]!) / this.scale[row]!;
+      const ratio = abs(matrix[row * stride + k]!) / this.scale[row]!;
       if (ratio > size) {
         size = ratio;
         best = i;

@@ -1,17 +1,18 @@
 import { finding, refused, type Outcome, accepted } from '../findings/finding';
 import type { Unit } from './units';
 
+/** Powers of ten by prefix. */
 const PREFIX: Readonly<Record<string, number>> = {
-  p: 1e-12,
-  n: 1e-9,
-  u: 1e-6,
-  µ: 1e-6,
-  μ: 1e-6,
-  m: 1e-3,
-  k: 1e3,
-  K: 1e3,
-  M: 1e6,
-  G: 1e9,
+  p: -12,
+  n: -9,
+  u: -6,
+  µ: -6,
+  μ: -6,
+  m: -3,
+  k: 3,
+  K: 3,
+  M: 6,
+  G: 9,
 };
 
 const SPELLINGS: Readonly<Record<string, Unit>> = {
@@ -83,27 +84,28 @@ function letterPoint(typed: string): Parsed | undefined {
   const [, whole = '', letter = '', fraction = '', rest = ''] = found;
   const unit = SPELLINGS[letter] ?? (rest === '' ? undefined : SPELLINGS[rest]);
   if (rest !== '' && SPELLINGS[rest] === undefined) return undefined;
-  const value = Number(`${whole}.${fraction}`) * (PREFIX[letter] ?? 1);
+  const value = raised(`${whole}.${fraction}`, PREFIX[letter] ?? 0);
   return unit ? { value, unit } : { value };
 }
 
 function plain(typed: string, bareScale: number): Parsed | undefined {
   const found = NUMBER.exec(typed);
   if (!found) return undefined;
-  const value = Number((found[1] ?? '').replace(',', '.'));
+  const digits = (found[1] ?? '').replace(',', '.');
+  const value = Number(digits);
   const tail = (found[2] ?? '').trim();
   if (tail === '') return { value: value * bareScale };
   const whole = SPELLINGS[tail];
   if (whole) return { value, unit: whole };
-  const scale = PREFIX[tail.charAt(0)];
+  const power = PREFIX[tail.charAt(0)];
   const rest = tail.slice(1).trim();
-  if (scale === undefined) return undefined;
-  if (rest === '') return { value: scaled(value, scale) };
+  if (power === undefined) return undefined;
+  if (rest === '') return { value: raised(digits, power) };
   const unit = SPELLINGS[rest];
-  return unit ? { value: scaled(value, scale), unit } : undefined;
+  return unit ? { value: raised(digits, power), unit } : undefined;
 }
 
-/** Divides for small prefixes, so that 22m is 0.022 and not 0.022000000000000002. */
-function scaled(value: number, scale: number): number {
-  return scale < 1 ? value / Math.round(1 / scale) : value * scale;
+/** Digits times a power of ten, rounded once: 22m is 0.022 and not 0.022000000000000002. */
+function raised(digits: string, power: number): number {
+  return /e/iu.test(digits) ? Number(digits) * 10 ** power : Number(`${digits}e${power}`);
 }

@@ -2,6 +2,9 @@ import type { Compiled } from '../circuit/compile';
 import { LIMITS } from '../numerics/limits';
 import { DenseLu } from '../numerics/lu';
 
+/** Looked up once: these stand in the innermost loops. */
+const { abs, max } = Math;
+
 /** How a solution was come by. Nothing is read off a circuit without one. */
 export interface Settling {
   readonly converged: boolean;
@@ -68,7 +71,7 @@ export class Newton {
     let largest = 0;
     for (let i = 0; i < this.compiled.size; i++) {
       x[i]! += this.step[i]!;
-      if (i < nodes) largest = Math.max(largest, Math.abs(this.step[i]!));
+      if (i < nodes) largest = max(largest, abs(this.step[i]!));
     }
     this.assemble();
     return largest;
@@ -87,7 +90,7 @@ export class Newton {
       for (let i = 0; i < this.compiled.size; i++) {
         x[i]! += share * this.step[i]!;
         if (i < this.compiled.nodes.length) {
-          largest = Math.max(largest, Math.abs(share * this.step[i]!));
+          largest = max(largest, abs(share * this.step[i]!));
         }
       }
       this.assemble();
@@ -114,7 +117,7 @@ export class Newton {
         equations.matrix[i * equations.stride + i]! += this.shunt;
         equations.residual[i]! += this.shunt * equations.x[i]!;
       }
-      const left = Math.abs(equations.residual[i]!);
+      const left = abs(equations.residual[i]!);
       if (left > this.residual) {
         this.residual = left;
         this.worst = i;
@@ -128,7 +131,7 @@ export class Newton {
     for (let i = 0; i < placed.length; i++) {
       placed[i]!.instance.currents(equations.x, this.pins);
       for (let pin = 0; pin < placed[i]!.nodes.length; pin++) {
-        largest = Math.max(largest, Math.abs(this.pins[pin]!));
+        largest = max(largest, abs(this.pins[pin]!));
       }
     }
     return largest;

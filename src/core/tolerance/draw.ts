@@ -2,6 +2,9 @@ import type { Compiled } from '../circuit/compile';
 import type { Spread } from '../devices/device';
 import { uniform } from '../numerics/random';
 
+/** Looked up once: these stand in the innermost loops. */
+const { sqrt } = Math;
+
 /** The value of a spread at u in 0..1, by the inverse of its distribution. */
 export function drawn(spread: Spread, u: number): number {
   const { low, mode, high } = spread;
@@ -9,8 +12,8 @@ export function drawn(spread: Spread, u: number): number {
   if (spread.shape === 'log-uniform') return low * (high / low) ** u;
   const split = (mode - low) / (high - low);
   return u < split
-    ? low + Math.sqrt(u * (high - low) * (mode - low))
-    : high - Math.sqrt((1 - u) * (high - low) * (high - mode));
+    ? low + sqrt(u * (high - low) * (mode - low))
+    : high - sqrt((1 - u) * (high - low) * (high - mode));
 }
 
 /** Sets every spread of a circuit to its figure of draw number `draw`. */

@@ -2,9 +2,9 @@ import { area, curveMonotoneX, scaleLinear } from 'd3';
 import { formatPlain, formatQuantity, type Expected } from '@/core';
 
 const WIDTH = 560;
-const HEIGHT = 92;
-const LEFT = 14;
-const RIGHT = WIDTH - 14;
+const HEIGHT = 80;
+const LEFT = 34;
+const RIGHT = WIDTH - 34;
 const BASE = 58;
 
 /** How the draws of one checkpoint lie: their shape, the 95 % band, the typical figure and the worst corners. */
@@ -34,7 +34,7 @@ export function BandChart({ point, name }: { point: Expected; name: string }) {
           </text>
         </g>
       ))}
-      <text x={RIGHT} y={HEIGHT - 4} textAnchor="end" fontSize="11" fill="var(--soft)">
+      <text x={RIGHT + 8} y={BASE + 4} fontSize="11" fill="var(--soft)">
         {unit}
       </text>
       <Edge x={x(point.low)} anchor="end" text={formatPlain(point.low, scale)} />

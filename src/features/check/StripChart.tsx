@@ -28,14 +28,14 @@ export function StripChart({ point, readings }: Props) {
   const x = scaleLinear()
     .domain([Math.min(worstLow, ...values), Math.max(worstHigh, ...values)])
     .nice(4)
-    .range([10, WIDTH - 10]);
+    .range([16, WIDTH - 22]);
   const q = (value: number) => formatQuantity(value, point.unit);
   const { measured, right, offset } = columnSummary(readings, point.typical);
   return (
     <div className="strip">
       <svg viewBox={`0 0 ${WIDTH} 52`} role="img" aria-label={`${measured} benches, ${right} of them right`}>
         <rect x={x(low)} y="8" width={x(high) - x(low)} height="22" fill="var(--band)" />
-        <line x1="10" x2={WIDTH - 10} y1="30" y2="30" stroke="var(--ink)" />
+        <line x1="16" x2={WIDTH - 22} y1="30" y2="30" stroke="var(--ink)" />
         {x.ticks(5).map((tick) => (
           <text key={tick} x={x(tick)} y="45" fontSize="11" textAnchor="middle" fill="var(--soft)">
             {formatPlain(tick, scale, 3)}

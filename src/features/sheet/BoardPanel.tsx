@@ -171,13 +171,13 @@ function ReadingsNow({ sheet, built }: { sheet: Sheet; built: AsBuilt | undefine
           const figure = part && (checkpoint.measure === 'volts' ? part.volts : part.amps);
           return (
             <tr key={point.id}>
-              <th scope="row">{checkpointName(point.id)}</th>
+              <th scope="row">{point.unit === 'A' ? 'current, no meter in' : checkpointName(point.id)}</th>
               <td className="amount">
                 {figure === undefined ? '–' : formatQuantity(settled(figure), point.unit)}
               </td>
               <td className="amount soft">
-                {point.unit === 'A' && 'meter in: '}
-                {formatQuantity(point.low, point.unit)} – {formatQuantity(point.high, point.unit)}
+                {point.unit === 'V' &&
+                  `${formatQuantity(point.low, 'V')} – ${formatQuantity(point.high, 'V')}`}
               </td>
             </tr>
           );

@@ -84,9 +84,15 @@ export function LessonSheet(props: LessonSheetProps) {
           {refusals.length > 0 && sheet && (
             <p className="small-print">The figures below are the last ones that worked.</p>
           )}
-          {sheet?.findings.map((finding) => (
-            <Note key={finding.code}>{sentence(finding)}</Note>
-          ))}
+          {sheet?.findings.map((finding) =>
+            finding.severity === 'note' ? (
+              <p key={finding.code} className="small-print">
+                {sentence(finding)}
+              </p>
+            ) : (
+              <Note key={finding.code}>{sentence(finding)}</Note>
+            ),
+          )}
           <div className={refusals.length ? 'stage-view stale' : 'stage-view'}>
             <StageView
               {...{ stage, sheet, content, trial, draws, surroundings }}

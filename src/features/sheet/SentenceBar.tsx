@@ -223,7 +223,7 @@ function Typed({ label, value, read, onValue, onProblem, width }: TypedProps) {
       aria-invalid={typed !== undefined && !read(typed).ok}
       autoComplete="off"
       spellCheck={false}
-      style={{ width: `${Math.max(width, text.length * 0.62 + 1)}ch` }}
+      size={Math.max(width, text.length)}
       value={text}
       onChange={(event) => type(event.target.value)}
       onBlur={leave}

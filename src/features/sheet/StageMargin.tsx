@@ -40,7 +40,7 @@ export function StageMargin({ stage, sheet, sessions, trial, onStage }: Props) {
           <span className="stage-name">
             {STAGE_NAMES[name]} {alarm(name, sheet, trial) && <StatusMark status="off" size={9} />}
           </span>
-          <span className="stage-amount">{headline(name, sheet, sessions)}</span>
+          <span className="stage-figure">{headline(name, sheet, sessions)}</span>
         </button>
       ))}
     </nav>

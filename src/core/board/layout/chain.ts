@@ -5,8 +5,12 @@ import type { Placement, Plan } from '../plan';
 
 /** How many rows a part's legs lie apart: a quarter-watt resistor lies flat over five, a lamp's legs are one pitch. */
 const SPAN: Readonly<Partial<Record<Part['kind'], number>>> = { resistor: 5, diode: 4, led: 1, switch: 2 };
-/** Columns: flat parts in the middle of their side, lamps by the trench where they are seen, jumpers outside. */
-const COLUMN: Readonly<Partial<Record<Part['kind'], string>>> = { led: 'e' };
+/**
+ * Columns: flat parts in the middle of their side, lamps by the trench where they are seen, jumpers outside.
+ * The second is for a part that follows one of its own kind, so that no two legs want one hole.
+ */
+const COLUMNS: Readonly<Partial<Record<Part['kind'], readonly [string, string]>>> = { led: ['e', 'd'] };
+const FLAT = ['c', 'b'] as const;
 const FIRST_ROW = 3;
 
 interface Link {
@@ -31,8 +35,11 @@ export function layoutChain(circuit: Circuit): Outcome<Plan> {
     return refused(finding('does-not-fit', { needed, rows: HALF_BOARD.rows }));
   }
   let row = FIRST_ROW;
+  let before = '';
   const parts = links.value.map(({ part, enters, leaves }): Placement => {
-    const column = COLUMN[part.kind] ?? 'c';
+    const [usual, other] = COLUMNS[part.kind] ?? FLAT;
+    const column = usual === before ? other : usual;
+    before = column;
     const next = row + (SPAN[part.kind] ?? 2);
     const legs = { [enters]: `${column}${row}`, [leaves]: `${column}${next}` };
     row = next;

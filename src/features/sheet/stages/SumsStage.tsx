@@ -88,7 +88,7 @@ function working(sums: SingleSums, style: HouseStyle): Line[] {
     },
     {
       name: 'less the supply’s own ohms',
-      work: `${formatQuantity(loopOhms, 'Ω', 4)} ${MINUS} ${formatQuantity(supplyFigures.ohms, 'Ω')}`,
+      work: `${formatQuantity(loopOhms, 'Ω', 4)} ${MINUS} ${formatEntered(supplyFigures.ohms, 'Ω')}`,
       figure: formatQuantity(exactOhms, 'Ω', 4),
     },
     {
