@@ -1,7 +1,7 @@
 import { DEFAULT_METER, DEFAULT_STYLE, styleSchema, type HouseStyle, type MeterFigures } from '@/core';
 import { z } from 'zod';
 import { database, write } from '../db/connection';
-import { updateVersioned } from './versioned';
+import { putVersioned } from './versioned';
 
 const accuracy = z.strictObject({
   share: z.number().min(0).max(0.2),
@@ -39,11 +39,5 @@ export async function saveSetting(
   value: HouseStyle | MeterFigures,
 ): Promise<number> {
   const json = JSON.stringify(value);
-  return write(async (trx) => {
-    if (version === 0) {
-      const made = await trx('settings').insert({ name, json, version: 1 }).onConflict('name').ignore();
-      if (made.length && made[0]) return 1;
-    }
-    return updateVersioned(trx, 'settings', { name }, Math.max(1, version), { json }, `the ${name}`);
-  });
+  return write((trx) => putVersioned(trx, 'settings', { name }, version, { json }, `the ${name}`));
 }

@@ -12,7 +12,7 @@ import {
 } from '@/core';
 import { database, write } from '../db/connection';
 import { Refusal } from '../failures';
-import { updateVersioned } from './versioned';
+import { putVersioned, updateVersioned } from './versioned';
 
 export interface StockRow extends StockItem {
   readonly id: number;
@@ -99,18 +99,5 @@ export async function lamps(): Promise<{
 export async function saveLamp(figures: LampFigures, version: number): Promise<number> {
   const { type } = figures;
   const json = JSON.stringify(figures);
-  return write(async (trx) => {
-    if (version === 0 && !(await trx('lamps').where({ type }).first())) {
-      await trx('lamps').insert({ type, figures: json, version: 1 });
-      return 1;
-    }
-    return updateVersioned(
-      trx,
-      'lamps',
-      { type },
-      Math.max(1, version),
-      { figures: json },
-      `the ${type} lamp`,
-    );
-  });
+  return write((trx) => putVersioned(trx, 'lamps', { type }, version, { figures: json }, `the ${type} lamp`));
 }

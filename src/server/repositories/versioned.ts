@@ -25,3 +25,23 @@ export async function updateVersioned(
     `Somebody else saved ${thing} in the meantime. Your version is still here: load theirs, or save yours over it.`,
   );
 }
+
+/**
+ * Keeps a row that has a default until it is first saved: version 0 means that the caller saw the default.
+ *
+ * @throws VersionConflict when somebody else has saved it since
+ */
+export async function putVersioned(
+  trx: Knex.Transaction,
+  table: string,
+  where: Record<string, string>,
+  version: number,
+  values: Record<string, unknown>,
+  thing: string,
+): Promise<number> {
+  if (version === 0 && !(await trx(table).where(where).first())) {
+    await trx(table).insert({ ...where, ...values, version: 1 });
+    return 1;
+  }
+  return updateVersioned(trx, table, where, version, values, thing);
+}

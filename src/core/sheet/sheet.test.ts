@@ -1,0 +1,182 @@
+import { requestWith, sheetWith } from '../../../tests/support/sheets';
+import { partOf } from '../circuit/circuit';
+import { shiftPart, turnPart } from '../board/edits';
+import { LOSS_RATES, sparesFor } from '../kits/spares';
+import { stockKey, type StockItem } from '../kits/stock';
+import { DEFAULT_STYLE } from '../patterns/style';
+import { cautionsAt } from './cautions';
+import { makeSheet } from './sheet';
+
+describe('one sheet from one circuit', () => {
+  const sheet = sheetWith();
+
+  it('has a plan that reads back as the circuit of the sums', () => {
+    expect(sheet.built.asWanted).toBe(true);
+    expect(sheet.built.solved!.parts['D1']!.amps).toBeCloseTo(sheet.sums.design.amps, 9);
+    const resistor = partOf(sheet.circuit, 'R1');
+    expect(resistor?.kind === 'resistor' && resistor.params.ohms).toBe(sheet.sums.chosen);
+  });
+
+  it('names in its steps every leg of the plan, and no other hole', () => {
+    const planned = sheet.plan.placements.flatMap((p) =>
+      Object.entries(p.legs).map(([pin, hole]) => `${p.part} ${pin} ${hole}`),
+    );
+    const built = sheet.steps.flatMap((s) =>
+      'legs' in s ? s.legs.map((l) => `${s.part} ${l.pin} ${l.hole}`) : [],
+    );
+    expect([...built].sort()).toEqual([...planned].sort());
+  });
+
+  it('counts in its kit every part of the plan', () => {
+    const inKit = sheet.kit.lines.flatMap((line) => line.parts);
+    for (const { part } of sheet.plan.placements) expect(inKit).toContain(part);
+  });
+
+  it('builds low parts first, power last, minus first, with a gate before and after', () => {
+    const order = sheet.steps.map((s) => s.id);
+    expect(order).toEqual(['W1', 'W2', 'R1', 'D1', 'before-power', 'B1-minus', 'B1-plus', 'after-power']);
+    const lamp = sheet.steps.find((s) => s.id === 'D1');
+    if (lamp?.action !== 'place-part') throw new Error('no lamp step');
+    expect(lamp.polarised).toBe(true);
+    expect(lamp.legs).toEqual([
+      { pin: 'anode', hole: 'e8', cue: 'long-leg' },
+      { pin: 'cathode', hole: 'e9', cue: 'flat-edge' },
+    ]);
+    expect(lamp.positive!.hole).toBe('e8');
+    expect(lamp.positive!.volts).toBeCloseTo(sheet.sums.design.lampVolts, 6);
+  });
+
+  it('takes longer with younger hands', () => {
+    expect(sheetWith({}, { ageGroup: '8–9' }).minutes).toBeCloseTo(sheet.minutes * 1.4, 9);
+    expect(sheetWith({}, { ageGroup: '13 and up' }).minutes).toBeLessThan(sheet.minutes);
+  });
+
+  it('keeps a plan arranged by hand while it makes the circuit', () => {
+    const moved = shiftPart(sheet.plan, 'R1', 0, -1);
+    if (!moved.ok) throw new Error('refused');
+    const kept = sheetWith({}, { plan: moved.value });
+    expect(kept.planKept).toBe(true);
+    expect(kept.plan).toEqual(moved.value);
+    expect(kept.steps.find((s) => s.id === 'R1')).toMatchObject({ legs: [{ hole: 'b3' }, { hole: 'b8' }] });
+  });
+
+  it('lays the plan out anew when the kept one no longer makes the circuit', () => {
+    const turned = turnPart(sheet.plan, 'D1');
+    if (!turned.ok) throw new Error('refused');
+    const anew = sheetWith({}, { plan: turned.value });
+    expect(anew.planKept).toBe(false);
+    expect(anew.plan).toEqual(sheet.plan);
+    const minus = sheetWith({ side: 'minus' }, { plan: sheet.plan });
+    expect(minus.planKept).toBe(false);
+    expect(minus.built.asWanted).toBe(true);
+  });
+
+  it('passes refusals through', () => {
+    const refused = makeSheet(
+      requestWith({ supply: { kind: 'coin-20mm', cells: 1, age: 'tired' }, lamp: 'violet', amps: 0.02 }),
+    );
+    expect(refused.ok || refused.findings[0]!.code).toBe('cannot-light');
+  });
+
+  it('is the same for the same request', () => {
+    expect(JSON.stringify(sheetWith())).toBe(JSON.stringify(sheet));
+  });
+});
+
+describe('the kit', () => {
+  const stock: StockItem[] = [
+    { spec: { kind: 'resistor', ohms: 330 }, have: 20, packSize: 50, packCents: 150 },
+    { spec: { kind: 'led', lamp: 'red' }, have: 3, packSize: 10, packCents: 100 },
+    { spec: { kind: 'cell', supply: 'aa-alkaline' }, have: 0, packSize: 12, packCents: 480 },
+  ];
+  const { kit } = sheetWith({}, { stock });
+  const line = (key: string) => kit.lines.find((l) => l.key === key)!;
+
+  it('multiplies, adds spares, and buys whole packs of what is short', () => {
+    expect(line('led red')).toMatchObject({ each: 1, forGroup: 14, have: 3, packSize: 10 });
+    expect(line('led red').need).toBe(14 + line('led red').spares);
+    expect(line('led red').short).toBe(line('led red').need - 3);
+    expect(line('led red').packs).toBe(Math.ceil(line('led red').short / 10));
+    expect(line('led red').buyCents).toBe(line('led red').packs * 100);
+    expect(line('resistor 330')).toMatchObject({ short: 0, packs: 0, buyCents: 0 });
+    expect(line('cell aa-alkaline')).toMatchObject({ each: 3, forGroup: 42 });
+    expect(line('jumper')).toMatchObject({ each: 2, parts: ['W1', 'W2'] });
+  });
+
+  it('says what one kit costs, and which lines have no price', () => {
+    expect(kit.eachCents).toBeCloseTo(150 / 50 + 100 / 10 + (3 * 480) / 12, 9);
+    expect(kit.unpriced).toEqual(expect.arrayContaining(['holder aa-alkaline 3', 'board half', 'jumper']));
+  });
+
+  it('counts spares so that running out is as rare as was asked', () => {
+    for (const inUse of [1, 5, 14, 40]) {
+      for (const rate of Object.values(LOSS_RATES)) {
+        const spares = sparesFor(inUse, rate, 0.05);
+        const chanceOfMore = (s: number) => {
+          let sum = 0;
+          for (let k = 0, ways = 1; k <= s; ways = (ways * (inUse - k)) / (k + 1), k++) {
+            sum += ways * rate ** k * (1 - rate) ** (inUse - k);
+          }
+          return 1 - sum;
+        };
+        expect(chanceOfMore(spares)).toBeLessThanOrEqual(0.05 + 1e-12);
+        if (spares > 0) expect(chanceOfMore(spares - 1)).toBeGreaterThan(0.05);
+      }
+    }
+    expect(sparesFor(0, 0.1, 0.05)).toBe(0);
+  });
+
+  it('matches stock by what a part is', () => {
+    expect(stockKey({ kind: 'holder', supply: 'aa-alkaline', cells: 3 })).toBe('holder aa-alkaline 3');
+    const usb = sheetWith({ supply: { kind: 'usb', cells: 1, age: 'nominal' } });
+    expect(usb.kit.lines.map((l) => l.key)).toContain('supply usb');
+  });
+});
+
+describe('cautions', () => {
+  const codes = (params: Parameters<typeof sheetWith>[0]) => sheetWith(params).cautions.map((c) => c.code);
+
+  it('are those that apply', () => {
+    expect(codes({})).toEqual(
+      expect.arrayContaining(['extra-low-voltage', 'cells-not-shorted', 'power-off-first']),
+    );
+    expect(codes({})).not.toContain('coin-cells');
+    expect(codes({ supply: { kind: 'coin-20mm', cells: 1, age: 'fresh' }, amps: 0.002 })).toContain(
+      'coin-cells',
+    );
+    expect(codes({ supply: { kind: 'block-9v', cells: 1, age: 'fresh' } })).toContain('block-terminals');
+    expect(codes({ supply: { kind: 'lead-acid-12v', cells: 1, age: 'fresh' } })).toContain(
+      'accumulator-fuse',
+    );
+    expect(codes({ supply: { kind: 'usb', cells: 1, age: 'nominal' }, lamp: 'blue' })).toContain(
+      'bright-lamp',
+    );
+    expect(codes({ lamp: 'violet' })).toContain('violet-eyes');
+    expect(codes({ lamp: 'infrared' })).toContain('infrared-unseen');
+    const hot = {
+      supply: { kind: 'bench', cells: 1, age: 'fresh', volts: 24, limitAmps: 0.1 },
+      amps: 0.02,
+    } as const;
+    expect(codes(hot)).toContain('warm-resistor');
+  });
+
+  it('stand at their steps', () => {
+    const sheet = sheetWith({ lamp: 'violet' });
+    const at = (id: string) =>
+      cautionsAt(
+        sheet.steps.find((s) => s.id === id)!,
+        sheet.cautions,
+      ).map((c) => c.code);
+    expect(at('D1')).toEqual(['violet-eyes']);
+    expect(at('R1')).toEqual(['never-without-resistor']);
+    expect(at('before-power')).toEqual(['cells-not-shorted', 'power-off-first']);
+    expect(at('after-power')).toEqual(['hot-smell-stop']);
+    expect(at('W1')).toEqual([]);
+  });
+
+  it('follow the style: five bands make one per cent', () => {
+    const { circuit } = sheetWith({}, { style: { ...DEFAULT_STYLE, bands: 5 } });
+    const resistor = partOf(circuit, 'R1');
+    expect(resistor?.kind === 'resistor' && resistor.params.tolerance).toBe(0.01);
+  });
+});

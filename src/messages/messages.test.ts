@@ -1,0 +1,147 @@
+import { expectationWith, sheetWith } from '../../tests/support/sheets';
+import { finding, judgeBench, noteReading, THIN } from '@/core';
+import { likeliestWords, nextWords } from './causes';
+import { CAUTION_WORDS } from './cautions';
+import { holeName, sentence, stripName } from './findings';
+import { lessonSentence } from './lessonSentence';
+import { money } from './money';
+import { partName, stockName, supplyName } from './names';
+import { schoolWords } from './schools';
+import { stepWords } from './steps';
+
+const plain = (text: string) => text.replaceAll(THIN, ' ');
+
+describe('findings in words', () => {
+  it('name the thing and a way on', () => {
+    expect(plain(sentence(finding('mains-refused', { volts: 230 })))).toBe(
+      '230 V can only be mains, and nothing here connects to mains. Plan the lamp on batteries, USB or an isolated supply of up to 24 V instead.',
+    );
+    expect(
+      plain(
+        sentence(
+          finding('reading-implausible', { typed: '27', value: 27, limit: 3, unit: 'V', perhaps: 2.7 }),
+        ),
+      ),
+    ).toBe('“27” is more than anything here can show (3.00 V). Perhaps 2.70 V?');
+    expect(plain(sentence(finding('reversed', { part: 'D1', volts: 4.8 })))).toBe(
+      'the lamp D1 is the wrong way round: it blocks, with 4.80 V across it and none across the resistor.',
+    );
+    expect(
+      plain(sentence(finding('will-fail', { part: 'D1', amps: 0.625, limit: 0.02, share: 31.25 }))),
+    ).toContain('at least 625 mA, 31 times its limit of 20.0 mA: far beyond what it survives');
+    expect(sentence(finding('open-leg', { part: 'D1', pin: 'cathode', hole: 'e10', strip: '10 a–e' }))).toBe(
+      'The short leg of the lamp D1 sits in e10, and nothing else is in row 10, a–e: no current can pass.',
+    );
+  });
+
+  it('call holes and strips as people do', () => {
+    expect(holeName('L+3')).toBe('left + rail, hole 3');
+    expect(holeName('R-12')).toBe('right − rail, hole 12');
+    expect(holeName('c8')).toBe('c8');
+    expect(stripName('L-')).toBe('the left − rail');
+    expect(stripName('7 f–j')).toBe('row 7, f–j');
+  });
+});
+
+describe('names', () => {
+  it('of parts, supplies and stock', () => {
+    expect(partName('R1')).toBe('the resistor R1');
+    expect(supplyName({ kind: 'aa-alkaline', cells: 3, age: 'tired' })).toBe('3 AA cells, tired');
+    expect(supplyName({ kind: 'block-9v', cells: 1, age: 'fresh' })).toBe('one 9 V block, fresh');
+    expect(supplyName({ kind: 'usb', cells: 1, age: 'nominal' })).toBe('one USB port');
+    expect(plain(supplyName({ kind: 'bench', cells: 1, age: 'fresh', volts: 12 }))).toBe(
+      'bench supply at 12.0 V',
+    );
+    expect(plain(stockName({ kind: 'resistor', ohms: 4700 }))).toBe('resistor 4.7 kΩ');
+    expect(stockName({ kind: 'holder', supply: 'aa-alkaline', cells: 3 })).toBe(
+      'holder with leads for 3 × AA cell',
+    );
+    expect(plain(money(1234, '€'))).toBe('12.34 €');
+  });
+
+  it('of a lesson in one line', () => {
+    expect(plain(lessonSentence(sheetWith().sums))).toBe('red lamp, 330 Ω, 3 AA cells, fresh: 8.85 mA');
+  });
+});
+
+describe('the build card in words', () => {
+  const sheet = sheetWith();
+  const words = (id: string) =>
+    stepWords(
+      sheet.steps.find((s) => s.id === id)!,
+      sheet,
+    );
+
+  it('has one action a step, holes, cue and why', () => {
+    expect(plain(words('W1').title)).toBe('Put the red jumper W1 from left + rail, hole 3 to a3.');
+    expect(plain(words('R1').title)).toBe('Put the resistor R1, 330 Ω, in c3 and c8.');
+    expect(words('R1').detail).toContain('orange, orange, brown, gold');
+    expect(words('D1').title).toBe('Put the red lamp D1 in e8 and e9.');
+    expect(words('D1').cue).toBe('Long leg in e8. Short leg, on the flat edge of the rim, in e9.');
+    expect(words('B1-minus').detail).toBe('Minus first.');
+    expect(words('before-power').detail).toContain('R1 c3 to c8');
+    expect(plain(words('after-power').detail)).toMatch(
+      /The lamp is bright\. Across R1 the meter reads 2\.6\d V to 3\.1\d V\./u,
+    );
+  });
+
+  it('writes five bands where the house has them', () => {
+    const five = sheetWith({}, { style: { ...sheetStyle(), bands: 5 } });
+    const resistor = five.steps.find((s) => s.id === 'R1')!;
+    expect(stepWords(resistor, five).detail).toContain('orange, orange, black, black, brown');
+  });
+});
+
+function sheetStyle() {
+  return {
+    rounding: 'up',
+    amps: 0.01,
+    age: 'fresh',
+    side: 'plus',
+    values: 'drawer',
+    bands: 4,
+    ratingShare: 0.5,
+    spareRisk: 0.05,
+    currency: '€',
+  } as const;
+}
+
+describe('causes in words', () => {
+  const session = expectationWith();
+  const diagnosed = (...typed: string[]) => {
+    const noted = typed.map((text, i) => {
+      const read = noteReading(text, i === 3 ? 'amps' : 'volts');
+      if (!read.ok) throw new Error(text);
+      return { point: ['pack', 'resistor', 'lamp', 'current'][i]!, ...read.value };
+    });
+    return judgeBench(session, noted).diagnosis!;
+  };
+
+  it('say what is likely, and what to do when measuring cannot tell', () => {
+    const reversed = diagnosed('4.80', '0.00', '4.80', '0.00');
+    expect(likeliestWords(reversed)).toBe('Lamp the wrong way round, or lamp burnt out');
+    expect(nextWords(reversed)).toBe('turn the lamp round: if it stays dark, swap it');
+    const ten = diagnosed('4.80', '3.03', '1.77', '0.92');
+    expect(plain(likeliestWords(ten))).toBe('R1 is 3.3 kΩ, not 330 Ω');
+    expect(nextWords(ten)).toBe('read the bands of R1');
+    expect(nextWords(diagnosed('0.00', '0.00', '0.00'))).toBe('next: measure the current');
+    expect(likeliestWords(diagnosed('4.79', '0.29', '1.64', '0.88'))).toBe('Something else');
+  });
+});
+
+describe('schools and cautions', () => {
+  it('have words for each', () => {
+    const { sums } = sheetWith();
+    const words = sums.schools.map((school) => plain(schoolWords(school, sums)));
+    expect(words).toEqual([
+      'next value up',
+      'nearest either way',
+      'walk down until bright enough',
+      'sum with the volts on the label, not fresh',
+      'one figure for the lamp, 1.95 V, not its curve',
+      'full rated 20 mA',
+    ]);
+    for (const { code } of sheetWith({ lamp: 'violet' }).cautions)
+      expect(CAUTION_WORDS[code].length).toBeGreaterThan(20);
+  });
+});

@@ -1,0 +1,81 @@
+import { useOwnDatabase } from '../../tests/support/database';
+import { fillDemo } from '@/demo/fill';
+import { WRONG_BUILDS } from '@/demo/course';
+import { judgeStudent, checkBook } from './checkBook';
+import { logbook } from './logbook';
+import { groups } from './repositories/groups';
+import { lessons } from './repositories/lessons';
+import { sessions } from './repositories/sessions';
+import { lessonInShort, sheetSurroundings } from './lessonSheet';
+import { todayFor } from './today';
+
+useOwnDatabase();
+const DAY = new Date(2026, 10, 25, 9);
+
+beforeAll(() => fillDemo(DAY));
+
+describe('the demo course', () => {
+  it('has two groups of 14 and 11, three lessons with different supplies and lamps, five sessions', async () => {
+    expect((await groups()).map((g) => g.students.length)).toEqual([14, 11]);
+    const all = await lessons();
+    expect(new Set(all.map((l) => l.choice.params.supply.kind)).size).toBe(3);
+    expect(new Set(all.map((l) => l.choice.params.lamp)).size).toBe(3);
+    expect((await sessions()).map((s) => s.onDate)).toEqual([
+      '2026-11-20',
+      '2026-11-25',
+      '2026-11-27',
+      '2026-12-02',
+      '2026-12-04',
+    ]);
+    const around = await sheetSurroundings(14);
+    for (const lesson of all) expect(lessonInShort(lesson, around)).toMatch(/lamp, .*Ω, .*mA/u);
+  });
+
+  it('has a finished session whose wrong builds are found for what they are, and whose right ones stand', async () => {
+    const [done] = await sessions();
+    const { session, students, readings } = await checkBook(done!.id);
+    for (const student of students) {
+      const wrong = WRONG_BUILDS.find((w) => w.bench === student.bench);
+      const { state, diagnosis } = judgeStudent(session, student.id, readings);
+      if (!wrong || wrong.mended) {
+        expect(state).not.toBe('off');
+        continue;
+      }
+      expect(state).toBe('off');
+      expect(diagnosis!.groups[0]!.causes.map((c) => c.code)).toContain(wrong.fault);
+    }
+  });
+});
+
+describe('the logbook', () => {
+  it('has every reading with band, verdict and whether it still counts', async () => {
+    const rows = await logbook();
+    expect(rows).toHaveLength(11 * 4 + 2 * 4);
+    const mended = rows.filter((r) => r.bench === 6 && r.point === 'lamp');
+    expect(mended).toMatchObject([
+      { kind: 'first', verdict: 'off', superseded: true, cause: '' },
+      { kind: 'retest', superseded: false },
+    ]);
+    expect(mended[0]!.value).toBeGreaterThan(4.5);
+    const tired = rows.filter((r) => r.bench === 9);
+    expect(tired.every((r) => r.cause === 'Tired battery')).toBe(true);
+    for (const row of rows) expect(row.low).toBeLessThan(row.high!);
+  });
+});
+
+describe('today', () => {
+  it('names the next session, who needs a retest, and what is short', async () => {
+    const today = await todayFor('2026-11-25');
+    expect(today.next).toMatchObject({ lessonTitle: 'Pier lamp', groupName: 'Tern', onDate: '2026-11-25' });
+    expect(today.after).toHaveLength(3);
+    const benches = today.retests.flatMap((r) => r.benches);
+    expect(benches.filter((b) => b.state === 'off').map((b) => b.bench)).toEqual([9, 10]);
+    expect(today.short.map((s) => s.line.key)).toContain('led red');
+  });
+
+  it('has nothing ahead when the course is over', async () => {
+    const later = await todayFor('2027-06-01');
+    expect(later.next).toBeUndefined();
+    expect(later.short).toEqual([]);
+  });
+});

@@ -1,0 +1,230 @@
+import { useOwnDatabase } from '../../../tests/support/database';
+import { requestWith } from '../../../tests/support/sheets';
+import { DEFAULT_METER, DEFAULT_STYLE, LAMPS } from '@/core';
+import { openDatabase } from '../db/open';
+import { database, write } from '../db/connection';
+import { guarded, done } from '../failures';
+import { workOutFor } from '../givenLesson';
+import { addGroup, addStudents, archiveStudent, group, groups, saveGroup, saveStudent } from './groups';
+import { addLesson, archiveLesson, lesson, lessons, saveLesson, type LessonContent } from './lessons';
+import { addReading, currentReadings, readings, type NewReading } from './readings';
+import { addSession, moveSession, session, sessions, tickPacked } from './sessions';
+import { houseStyle, meter, saveSetting } from './settings';
+import { addStock, lamps, saveLamp, saveStock, shelf, stockRows } from './stock';
+
+const { file } = useOwnDatabase();
+const NOW = '2026-11-25T10:00:00.000Z';
+
+const content = (title: string): LessonContent => ({
+  title,
+  aim: 'one lamp',
+  story: '',
+  notes: '',
+  ageGroup: '10–12',
+  choice: requestWith().choice,
+  plan: null,
+});
+
+const refusal = async (work: Promise<unknown>): Promise<string> => {
+  try {
+    await work;
+    return 'went through';
+  } catch (error) {
+    return (error as Error).message;
+  }
+};
+
+describe('the database', () => {
+  it('checks foreign keys, and writes ahead', async () => {
+    const db = await database();
+    expect(await db.raw('PRAGMA foreign_keys')).toEqual([{ foreign_keys: 1 }]);
+    expect(await db.raw('PRAGMA journal_mode')).toEqual([{ journal_mode: 'wal' }]);
+    expect(
+      await refusal(
+        addSession({
+          lessonId: 999,
+          groupId: 999,
+          onDate: '2026-12-01',
+          expectation: {} as never,
+          summary: {} as never,
+        }),
+      ),
+    ).toMatch(/FOREIGN KEY/u);
+  });
+
+  it('keeps all of a transaction or none', async () => {
+    const before = (await groups()).length;
+    await refusal(
+      write(async (trx) => {
+        await trx('study_groups').insert({ name: 'Half', meets: '' });
+        throw new Error('killed in between');
+      }),
+    );
+    expect(await groups()).toHaveLength(before);
+  });
+
+  it('is brought up to date once, by whoever opens it', async () => {
+    const second = await openDatabase(file);
+    const names = (await second('knex_migrations').select('name')) as { name: string }[];
+    expect(names.map((n) => n.name)).toEqual(['001_start']);
+    await second.destroy();
+  });
+
+  it('turns failures of the disk into sentences, and lets programmers’ mistakes through', async () => {
+    const failing = (code: string) => () => Promise.reject(Object.assign(new Error('x'), { code }));
+    const full = await guarded(failing('SQLITE_FULL'));
+    expect(full).toMatchObject({ ok: false, message: expect.stringContaining('disk is full') as string });
+    expect(await guarded(failing('SQLITE_BUSY'))).toMatchObject({
+      message: expect.stringContaining('another program') as string,
+    });
+    expect(await guarded(failing('SQLITE_READONLY'))).toMatchObject({ ok: false });
+    await expect(guarded(failing('EWHATEVER'))).rejects.toThrow('x');
+    expect(await guarded(async () => done(3))).toEqual({ ok: true, value: 3 });
+  });
+});
+
+describe('lessons', () => {
+  it('are kept, changed by version, put away and taken out', async () => {
+    const id = await addLesson(content('Pier lamp'), 'Model harbour', NOW);
+    expect(await lesson(id)).toMatchObject({ title: 'Pier lamp', version: 1, archivedAt: null, plan: null });
+    expect(await saveLesson(id, 1, content('Pier light'), NOW)).toBe(2);
+    expect((await lesson(id)).title).toBe('Pier light');
+    await archiveLesson(id, NOW);
+    expect((await lesson(id)).archivedAt).toBe(NOW);
+    await archiveLesson(id, null);
+    expect((await lessons()).map((l) => l.title)).toContain('Pier light');
+  });
+
+  it('do not let two people overwrite each other', async () => {
+    const id = await addLesson(content('Two hands'), '', NOW);
+    await saveLesson(id, 1, content('Hers'), NOW);
+    const his = await guarded(async () => done(await saveLesson(id, 1, content('His'), NOW)));
+    expect(his).toMatchObject({ ok: false, conflict: true });
+    expect((await lesson(id)).title).toBe('Hers');
+  });
+
+  it('say when they are not there', async () => {
+    expect(await refusal(lesson(4711))).toBe('This lesson is not there any more.');
+    expect(await refusal(saveLesson(4711, 1, content('x'), NOW))).toMatch(/not there/u);
+  });
+});
+
+describe('groups', () => {
+  it('take students by bench and nickname, without doubles', async () => {
+    const id = await addGroup('Tern', 'at six');
+    await addStudents(id, [
+      { bench: 1, nickname: 'Wren' },
+      { bench: 2, nickname: 'Fenn' },
+    ]);
+    expect(
+      await refusal(
+        addStudents(id, [
+          { bench: 3, nickname: 'Pim' },
+          { bench: 4, nickname: 'wREN' },
+        ]),
+      ),
+    ).toMatch(/“wREN” is in this group/u);
+    expect(await refusal(addStudents(id, [{ bench: 2, nickname: 'Quill' }]))).toMatch(/Bench 2 is taken/u);
+    expect((await group(id)).students.map((s) => s.nickname)).toEqual(['Wren', 'Fenn']);
+    const [wren, fenn] = (await group(id)).students;
+    await saveStudent(wren!.id, 5, 'Wrenna');
+    expect(await refusal(saveStudent(wren!.id, 2, 'Wrenna'))).toMatch(/Bench 2/u);
+    await archiveStudent(fenn!.id, NOW);
+    await addStudents(id, [{ bench: 2, nickname: 'Fenn' }]);
+    expect(await refusal(archiveStudent(fenn!.id, null))).toMatch(/Fenn/u);
+    expect(await saveGroup(id, 1, 'Terns', '')).toBe(2);
+    expect(await refusal(saveGroup(id, 1, 'Later', ''))).toMatch(/Somebody else/u);
+  });
+});
+
+describe('the store', () => {
+  it('holds each part once, and gives the drawer', async () => {
+    const empty = await shelf();
+    expect(empty.drawer).toContain(330);
+    const values = { have: 12, packSize: 50, packCents: 140, place: 'A' };
+    const id = await addStock({ kind: 'resistor', ohms: 470 }, values);
+    await addStock({ kind: 'resistor', ohms: 220 }, { ...values, have: 0 });
+    expect(await refusal(addStock({ kind: 'resistor', ohms: 470 }, values))).toMatch(/already/u);
+    expect((await shelf()).drawer).toEqual([470]);
+    expect(await saveStock(id, 1, { ...values, have: 0 })).toBe(2);
+    expect((await stockRows()).map((r) => r.have)).toEqual([0, 0]);
+  });
+
+  it('keeps the educator’s own lamp figures with their origin', async () => {
+    expect((await lamps()).figures.red.origin).toBe('table');
+    const measured = { ...LAMPS.red, vf: 2.02, origin: 'measured' } as const;
+    expect(await saveLamp(measured, 0)).toBe(1);
+    expect(await saveLamp({ ...measured, vf: 2.03 }, 1)).toBe(2);
+    expect(await refusal(saveLamp(measured, 1))).toMatch(/Somebody else/u);
+    expect((await shelf()).lamps.red).toMatchObject({ vf: 2.03, origin: 'measured' });
+  });
+
+  it('keeps house style and meter', async () => {
+    expect((await houseStyle()).value).toEqual(DEFAULT_STYLE);
+    expect(await saveSetting('house style', 0, { ...DEFAULT_STYLE, rounding: 'nearest' })).toBe(1);
+    expect(await houseStyle()).toMatchObject({ value: { rounding: 'nearest' }, version: 1 });
+    expect(
+      await refusal(
+        saveSetting('house style', 0, DEFAULT_STYLE).then(() => saveSetting('house style', 1, DEFAULT_STYLE)),
+      ),
+    ).toMatch(/Somebody else/u);
+    expect((await meter()).value).toEqual(DEFAULT_METER);
+  });
+});
+
+describe('sessions and readings', () => {
+  const setUp = async () => {
+    const lessonId = await addLesson(content('Checked'), '', NOW);
+    const groupId = await addGroup('Plover', '');
+    await addStudents(groupId, [{ bench: 1, nickname: 'Gorse' }]);
+    const made = await workOutFor(lessonId, groupId);
+    if (!made.ok) throw new Error('no sheet');
+    const { expectation, summary } = made.value;
+    const id = await addSession({ lessonId, groupId, onDate: '2026-12-01', expectation, summary });
+    return { id, studentId: (await group(groupId)).students[0]!.id, expectation };
+  };
+
+  it('keep what the session is judged by as it was', async () => {
+    const { id, expectation } = await setUp();
+    const held = await session(id);
+    expect(held.expectation).toEqual(JSON.parse(JSON.stringify(expectation)));
+    expect(held.summary.sentence).toContain('red lamp');
+    expect(await moveSession(id, 1, '2026-12-08')).toBe(2);
+    expect((await sessions()).find((s) => s.id === id)!.onDate).toBe('2026-12-08');
+  });
+
+  it('tick packed parts one by one, also when two people pack', async () => {
+    const { id } = await setUp();
+    await Promise.all([
+      tickPacked(id, 'led red', true),
+      tickPacked(id, 'jumper', true),
+      tickPacked(id, 'board half', true),
+    ]);
+    expect([...(await session(id)).packed].sort()).toEqual(['board half', 'jumper', 'led red']);
+    expect(await tickPacked(id, 'jumper', false)).not.toContain('jumper');
+  });
+
+  it('keep every reading; the newest counts; a reading sent twice is kept once', async () => {
+    const { id, studentId } = await setUp();
+    const reading = (key: string, more: Partial<NewReading>): NewReading => ({
+      sessionId: id,
+      studentId,
+      point: 'resistor',
+      kind: 'first',
+      value: 2.5,
+      step: 0.01,
+      typed: '2.50',
+      meter: 'class meter',
+      takenAt: NOW,
+      entryKey: `${id}-${key}`,
+      ...more,
+    });
+    const first = await addReading(reading('a', {}));
+    expect((await addReading(reading('a', { value: 9 }))).id).toBe(first.id);
+    await addReading(reading('b', { kind: 'retest', value: 2.9, typed: '2.90' }));
+    const all = await readings([id]);
+    expect(all.map((r) => r.typed)).toEqual(['2.50', '2.90']);
+    expect(currentReadings(all).get(`${studentId} resistor`)).toMatchObject({ value: 2.9, kind: 'retest' });
+    expect((await readings()).length).toBeGreaterThanOrEqual(2);
+  });
+});

@@ -1,0 +1,17 @@
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { database } from '@/server/db/connection';
+
+/** Points this test file at a database of its own, and closes and removes it afterwards. */
+export function useOwnDatabase(): { file: string } {
+  const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'mivvet-'));
+  const file = path.join(folder, 'test.sqlite');
+  process.env['MIVVET_DB'] = file;
+  afterAll(async () => {
+    await (await database()).destroy();
+    (globalThis as { mivvetDatabase?: unknown }).mivvetDatabase = undefined;
+    fs.rmSync(folder, { recursive: true, force: true });
+  });
+  return { file };
+}
