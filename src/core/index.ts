@@ -61,6 +61,7 @@ export { circuitSchema } from './circuit/schema';
 export { circuitFile, circuitFrom, parseCircuit } from './formats/circuit/parse';
 // solver
 export { solve, type Solved } from './solver/solve';
+export { newtonBench } from './solver/newtonBench';
 export { sweep, type Sweep } from './solver/sweep';
 // tolerance
 export { BAND_DEFAULTS, bands, type Band, type BandOptions } from './tolerance/bands';

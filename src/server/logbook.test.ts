@@ -1,4 +1,4 @@
-import { useOwnDatabase } from '../../tests/support/database';
+import { ownDatabase } from '../../tests/support/database';
 import { fillDemo } from '@/demo/fill';
 import { WRONG_BUILDS } from '@/demo/course';
 import { judgeStudent, checkBook } from './checkBook';
@@ -9,7 +9,7 @@ import { sessions } from './repositories/sessions';
 import { lessonInShort, sheetSurroundings } from './lessonSheet';
 import { todayFor } from './today';
 
-useOwnDatabase();
+ownDatabase();
 const DAY = new Date(2026, 10, 25, 9);
 
 beforeAll(() => fillDemo(DAY));

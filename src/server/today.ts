@@ -1,3 +1,4 @@
+import { formatISO, parseISO, subDays } from 'date-fns';
 import { likeliestWords, nextWords } from '@/messages/causes';
 import type { VerdictName } from '@/core';
 import { judgeStudent, checkBook } from './checkBook';
@@ -26,14 +27,15 @@ export interface Today {
   readonly short: readonly { readonly line: SessionHead['summary']['kit'][number]; readonly short: number }[];
 }
 
-/** Sessions this far back are still looked through for benches that want a retest. */
-const LOOK_BACK = 3;
+/** Sessions this many days back are still looked through for benches that want a retest. */
+const LOOK_BACK_DAYS = 21;
 
 /** What the day asks for: the next session with its packing list, who needs a retest, what is short. */
 export async function todayFor(day: string): Promise<Today> {
   const live = (await sessions()).filter((s) => s.archivedAt === null);
   const ahead = live.filter((s) => s.onDate >= day);
-  const begun = live.filter((s) => s.onDate <= day).slice(-LOOK_BACK);
+  const since = formatISO(subDays(parseISO(day), LOOK_BACK_DAYS), { representation: 'date' });
+  const begun = live.filter((s) => s.onDate <= day && s.onDate >= since);
   const [retests, stock] = await Promise.all([Promise.all(begun.map((s) => retestsOf(s.id))), stockRows()]);
   const held = new Map(stock.map((row) => [stockKey(row.spec), row.have]));
   const needed = new Map<string, { line: SessionHead['summary']['kit'][number]; need: number }>();

@@ -4,7 +4,7 @@ import path from 'node:path';
 import { database } from '@/server/db/connection';
 
 /** Points this test file at a database of its own, and closes and removes it afterwards. */
-export function useOwnDatabase(): { file: string } {
+export function ownDatabase(): { file: string } {
   const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'mivvet-'));
   const file = path.join(folder, 'test.sqlite');
   process.env['MIVVET_DB'] = file;

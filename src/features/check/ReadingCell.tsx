@@ -1,6 +1,6 @@
 'use client';
 
-import { useState, type KeyboardEvent } from 'react';
+import { useRef, useState, type KeyboardEvent } from 'react';
 import OverlayTrigger from 'react-bootstrap/OverlayTrigger';
 import Popover from 'react-bootstrap/Popover';
 import type { Expected, VerdictName } from '@/core';
@@ -34,17 +34,23 @@ export function ReadingCell(props: Props) {
   const { label, row, column, band, history, verdict, refused } = props;
   const current = history[history.length - 1];
   const [typed, setTyped] = useState<string | undefined>();
+  // Enter commits and then leaves the cell, which would commit once more before the next render.
+  const draft = useRef<string | undefined>(undefined);
+  const write = (text: string | undefined) => {
+    draft.current = text;
+    setTyped(text);
+  };
   const shown = typed ?? refused ?? current?.typed ?? '';
   const commit = (): boolean => {
-    const text = (typed ?? '').trim();
-    setTyped(undefined);
-    if (typed === undefined || text === (current?.typed ?? '')) return true;
+    const text = draft.current?.trim();
+    write(undefined);
+    if (text === undefined || text === (current?.typed ?? '')) return true;
     return text === '' || props.onCommit(text);
   };
   const key = (event: KeyboardEvent<HTMLInputElement>) => {
     const step = event.key === 'Enter' ? (event.shiftKey ? -1 : 1) : { ArrowDown: 1, ArrowUp: -1 }[event.key];
     if (event.key === 'Escape') {
-      setTyped(undefined);
+      write(undefined);
       props.onRevert();
     }
     if (step === undefined) return;
@@ -61,7 +67,7 @@ export function ReadingCell(props: Props) {
           inputMode="decimal"
           autoComplete="off"
           value={shown}
-          onChange={(event) => setTyped(event.target.value)}
+          onChange={(event) => write(event.target.value)}
           onFocus={(event) => {
             event.target.select();
             props.onFocus();

@@ -1,4 +1,4 @@
-import { useOwnDatabase } from '../../../tests/support/database';
+import { ownDatabase } from '../../../tests/support/database';
 import { requestWith } from '../../../tests/support/sheets';
 import { DEFAULT_METER, DEFAULT_STYLE, LAMPS } from '@/core';
 import { openDatabase } from '../db/open';
@@ -12,7 +12,7 @@ import { addSession, moveSession, session, sessions, tickPacked } from './sessio
 import { houseStyle, meter, saveSetting } from './settings';
 import { addStock, lamps, saveLamp, saveStock, shelf, stockRows } from './stock';
 
-const { file } = useOwnDatabase();
+const { file } = ownDatabase();
 const NOW = '2026-11-25T10:00:00.000Z';
 
 const content = (title: string): LessonContent => ({

@@ -1,0 +1,9 @@
+import { benchBands } from './bands';
+import { benchDictionary } from './dictionary';
+import { benchSheet } from './sheet';
+import { benchSolve } from './solve';
+
+/** npm run bench: medians, with the machine's own yardstick beside them so that ratios hold anywhere. */
+for (const part of [benchSolve, benchBands, benchSheet, benchDictionary]) {
+  for (const { work, figure } of part()) console.log(`${work.padEnd(64)} ${figure}`);
+}

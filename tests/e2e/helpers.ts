@@ -1,0 +1,55 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+
+/** Text without the narrow spaces between value and unit. */
+export async function plainText(locator: Locator): Promise<string> {
+  return (await locator.innerText()).replaceAll('\u202f', ' ');
+}
+
+/** A matcher for text with narrow spaces where plain ones are written. */
+export function spaced(text: string): RegExp {
+  const escaped = text.replace(/[.*+?^${}()|[\]\\]/gu, '\\$&');
+  return new RegExp(escaped.replaceAll(' ', '[ \u202f]'), 'u');
+}
+
+/** Starts a lesson from the pattern and waits until its sheet is there. */
+export async function startLesson(page: Page, title: string): Promise<number> {
+  await page.goto('/lessons');
+  await page.getByLabel('Title').fill(title);
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect(page.getByLabel('Title of the lesson')).toHaveValue(title);
+  await expect(page.getByRole('heading', { name: 'Sums' })).toBeVisible();
+  return Number(new URL(page.url()).pathname.split('/').pop());
+}
+
+export async function openStage(page: Page, name: string): Promise<void> {
+  await page.getByRole('navigation', { name: 'Stages of the lesson' }).getByRole('button', { name }).click();
+}
+
+/** The figure at the end of a line of working. */
+export function line(page: Page, name: string): Locator {
+  return page.locator('.sums tr').filter({ hasText: name }).locator('td').last();
+}
+
+/** Waits until everything typed has reached the database. */
+export async function saved(page: Page): Promise<void> {
+  await expect(page.locator('.save-state')).toHaveText(/^saved/u);
+}
+
+/** Makes a group with students out of a list. */
+export async function makeGroup(page: Page, name: string, list: string): Promise<void> {
+  await page.goto('/classes');
+  await page.getByLabel('Name').fill(name);
+  await page.getByRole('button', { name: 'Make it' }).click();
+  await expect(page.getByRole('heading', { name: '0 students' })).toBeVisible();
+  await page.getByLabel(/One nickname a line/u).fill(list);
+  await page.getByRole('button', { name: 'Add them' }).click();
+}
+
+/** Gives the open lesson to a group today and opens its check grid. */
+export async function giveTo(page: Page, group: string): Promise<void> {
+  await openStage(page, 'Class');
+  await page.getByLabel('Group').selectOption({ label: group });
+  await page.getByRole('button', { name: 'Give it' }).click();
+  await page.getByRole('link', { name: new RegExp(`^${group.replace(/ \(.*/u, '')}, `, 'u') }).click();
+  await expect(page.getByRole('heading', { name: /is every bench right/u })).toBeVisible();
+}

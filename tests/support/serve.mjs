@@ -1,0 +1,11 @@
+// Fills a database of its own with the demo course and serves the build with it, for the interface tests.
+import { mkdtempSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { must, serve, tool } from '../../scripts/bootstrap.mjs';
+
+const port = process.argv[2] ?? '4270';
+const folder = mkdtempSync(path.join(os.tmpdir(), 'mivvet-e2e-'));
+const env = { MIVVET_DB: path.join(folder, 'e2e.sqlite'), NEXT_TELEMETRY_DISABLED: '1' };
+must(process.execPath, [tool('tsx/dist/cli.mjs'), 'src/demo/main.ts'], env);
+serve([tool('next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', port], env);
