@@ -55,6 +55,7 @@ for (const wish of FIGURES) {
 
 test('every figure follows the supply, and what changed is marked until one looks away', async ({ page }) => {
   await startLesson(page, 'Harbour lamp two');
+  await page.getByLabel('Supply', { exact: true }).focus();
   await page.getByLabel('Supply', { exact: true }).selectOption('block-9v');
   await expect(line(page, 'supply, fresh')).toHaveText(spaced('9.50 V'));
   await expect(line(page, 'to choose from')).toHaveText(spaced('820 Ω'));

@@ -122,7 +122,7 @@ export function CheckGrid(props: CheckGridProps) {
           })}
         />
       )}
-      <div className="grid-scroll">
+      <div className="scroll-x">
         <table className="table check-grid">
           <thead>
             <tr>

@@ -86,28 +86,30 @@ export function LogTable({ rows, lesson: asked }: Props) {
           onChange={(event) => setOffOnly(event.target.checked)}
         />
       </div>
-      <table className="table">
-        <thead>
-          <tr>
-            {table.getHeaderGroups()[0]!.headers.map((header) => (
-              <SortHead
-                key={header.id}
-                figure={header.id === 'value'}
-                sorted={header.column.getIsSorted()}
-                onSort={() => header.column.toggleSorting()}
-              >
-                {String(header.column.columnDef.header)}
-              </SortHead>
+      <div className="scroll-x">
+        <table className="table">
+          <thead>
+            <tr>
+              {table.getHeaderGroups()[0]!.headers.map((header) => (
+                <SortHead
+                  key={header.id}
+                  figure={header.id === 'value'}
+                  sorted={header.column.getIsSorted()}
+                  onSort={() => header.column.toggleSorting()}
+                >
+                  {String(header.column.columnDef.header)}
+                </SortHead>
+              ))}
+              <th scope="col">how, when, likely cause</th>
+            </tr>
+          </thead>
+          <tbody>
+            {table.getRowModel().rows.map(({ original: row }) => (
+              <LogLine key={row.id} row={row} />
             ))}
-            <th scope="col">how, when, likely cause</th>
-          </tr>
-        </thead>
-        <tbody>
-          {table.getRowModel().rows.map(({ original: row }) => (
-            <LogLine key={row.id} row={row} />
-          ))}
-        </tbody>
-      </table>
+          </tbody>
+        </table>
+      </div>
       {shown.length === 0 && <p className="soft pt-3">No reading matches. Widen the choice above.</p>}
     </>
   );

@@ -14,6 +14,7 @@ import {
   type HouseStyle,
   type Outcome,
   type SingleParams,
+  type SupplyChoice,
 } from '@/core';
 import { sentence } from '@/messages/findings';
 import { AGE_NAMES, lampName, SUPPLY_NAMES } from '@/messages/names';
@@ -36,7 +37,7 @@ export function SentenceBar({ params, style, onChange }: Props) {
   const withSupply = (change: Partial<SingleParams['supply']>) =>
     onChange({ ...params, supply: { ...supply, ...change } });
   const chooseKind = (kind: SingleParams['supply']['kind']) => {
-    const cells = Math.min(Math.max(supply.cells, 1), SUPPLIES[kind].cellsMost);
+    const cells = cellsFor(kind, supply);
     const bench = kind === 'bench' ? { volts: supply.volts ?? 5, limitAmps: supply.limitAmps ?? 0.1 } : {};
     problem('cells')('');
     problem('volts')('');
@@ -143,6 +144,13 @@ export function SentenceBar({ params, style, onChange }: Props) {
       ))}
     </>
   );
+}
+
+/** Small cells keep their number when their kind changes; what is a battery by itself starts with one. */
+function cellsFor(kind: SupplyChoice['kind'], before: SupplyChoice): number {
+  const small = (k: SupplyChoice['kind']) => SUPPLIES[k].volts.nominal < 2;
+  if (!small(kind)) return 1;
+  return small(before.kind) ? Math.min(before.cells, SUPPLIES[kind].cellsMost) : 3;
 }
 
 function cellsReader(most: number, name: string) {
