@@ -42,7 +42,7 @@ module.exports = {
     {
       name: 'only-server-touches-the-database',
       severity: 'error',
-      from: { pathNot: '^src/(server|demo)/' },
+      from: { pathNot: '^(src/(server|demo)|tests)/' },
       to: { path: ['^node_modules/(knex|libsql)/', '^src/server/db/'] },
     },
     {

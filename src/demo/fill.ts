@@ -70,6 +70,7 @@ async function measure({ id, sheet, request }: Given, groupId: number, day: Date
       step,
       typed,
       meter: name,
+      takenBy: 'helper A',
       takenAt,
       entryKey,
     });

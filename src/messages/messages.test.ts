@@ -1,5 +1,5 @@
 import { expectationWith, sheetWith } from '../../tests/support/sheets';
-import { finding, judgeBench, noteReading, THIN } from '@/core';
+import { DEFAULT_STYLE, finding, judgeBench, noteReading, THIN } from '@/core';
 import { likeliestWords, nextWords } from './causes';
 import { CAUTION_WORDS } from './cautions';
 import { holeName, sentence, stripName } from './findings';
@@ -86,25 +86,23 @@ describe('the build card in words', () => {
   });
 
   it('writes five bands where the house has them', () => {
-    const five = sheetWith({}, { style: { ...sheetStyle(), bands: 5 } });
+    const five = sheetWith({}, { style: { ...DEFAULT_STYLE, bands: 5 } });
     const resistor = five.steps.find((s) => s.id === 'R1')!;
     expect(stepWords(resistor, five).detail).toContain('orange, orange, black, black, brown');
   });
 });
 
-function sheetStyle() {
-  return {
-    rounding: 'up',
-    amps: 0.01,
-    age: 'fresh',
-    side: 'plus',
-    values: 'drawer',
-    bands: 4,
-    ratingShare: 0.5,
-    spareRisk: 0.05,
-    currency: '€',
-  } as const;
-}
+describe('jumpers in words', () => {
+  it('have their colour by polarity, or any', () => {
+    const any = sheetWith({}, { style: { ...DEFAULT_STYLE, wires: 'any' } });
+    const words = stepWords(
+      any.steps.find((s) => s.id === 'W2')!,
+      any,
+    );
+    expect(words.title).toBe('Put a jumper W2 from left − rail, hole 9 to a9.');
+    expect(words.why).toBe('It brings minus to the lamp’s rows.');
+  });
+});
 
 describe('causes in words', () => {
   const session = expectationWith();

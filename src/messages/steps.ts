@@ -15,9 +15,11 @@ export function stepWords(step: Step, sheet: Sheet): StepWords {
   switch (step.action) {
     case 'place-jumper':
       return {
-        title: `Put the ${step.colour} jumper ${step.part} from ${hole(step.legs, 0)} to ${hole(step.legs, 1)}.`,
+        title: `Put ${step.colour === 'green' ? 'a' : `the ${step.colour}`} jumper ${step.part} from ${hole(step.legs, 0)} to ${hole(step.legs, 1)}.`,
         detail: 'Press both ends right in.',
-        why: `It brings the ${step.colour === 'red' ? 'plus' : step.colour === 'black' ? 'minus' : 'joined'} side to the lamp’s rows.`,
+        why: step.legs.some((leg) => leg.hole.includes('+'))
+          ? 'It brings plus to the lamp’s rows.'
+          : 'It brings minus to the lamp’s rows.',
       };
     case 'place-part':
       return placeWords(step, sheet);

@@ -1,9 +1,9 @@
-import { judgeReading, type VerdictName } from '@/core';
+import { judgeReading, type Verdict, type VerdictName } from '@/core';
 import { likeliestWords } from '@/messages/causes';
-import { judgeStudent, PREDICTED } from './checkBook';
-import { groups } from './repositories/groups';
-import { currentReadings, readings, type ReadingKind } from './repositories/readings';
-import { wholeSessions } from './repositories/sessions';
+import { judgeStudent } from './checkBook';
+import { groups, type Student } from './repositories/groups';
+import { currentReadings, readings, type Reading, type ReadingKind } from './repositories/readings';
+import { wholeSessions, type Session } from './repositories/sessions';
 
 /** One reading as the logbook shows it. */
 export interface LogRow {
@@ -25,6 +25,10 @@ export interface LogRow {
   /** Whether a later reading stands over it. */
   readonly superseded: boolean;
   readonly meter: string;
+  readonly takenBy: string;
+  /** Expanded uncertainty of the reading, and the meter's range it was read on; null for a prediction. */
+  readonly uncertainty: number | null;
+  readonly range: number | null;
   readonly takenAt: string;
   /** The likeliest cause of the bench as it stands now, when it is off. */
   readonly cause: string;
@@ -37,37 +41,50 @@ export async function logbook(): Promise<LogRow[]> {
   return sessions.flatMap((held) => {
     const own = all.filter((r) => r.sessionId === held.id);
     const current = new Set([...currentReadings(own).values()].map((r) => r.id));
-    const causes = new Map<number, string>();
-    for (const studentId of new Set(own.map((r) => r.studentId))) {
-      const { state, diagnosis } = judgeStudent(held, studentId, own);
-      causes.set(studentId, state === 'off' && diagnosis ? likeliestWords(diagnosis) : '');
-    }
-    return own.map((reading): LogRow => {
-      const student = students.get(reading.studentId);
-      const band = held.expectation.expected.points.find((p) => p.id === reading.point);
-      const { point, value, step } = reading;
-      const judged = judgeReading(held.expectation, { point, value, step });
-      return {
-        id: reading.id,
-        sessionId: held.id,
-        onDate: held.onDate,
-        group: held.groupName,
-        lesson: held.lessonTitle,
-        bench: student?.bench ?? 0,
-        nickname: student?.nickname ?? '',
-        point,
-        typed: reading.typed,
-        value,
-        unit: point === PREDICTED ? 'A' : (band?.unit ?? 'V'),
-        low: band?.low ?? null,
-        high: band?.high ?? null,
-        verdict: judged?.verdict.verdict ?? 'none',
-        kind: reading.kind,
-        superseded: !current.has(reading.id),
-        meter: reading.meter,
-        takenAt: reading.takenAt,
-        cause: current.has(reading.id) ? (causes.get(reading.studentId) ?? '') : '',
-      };
-    });
+    const causes = causesIn(held, own);
+    return own.map((reading) => ({
+      ...rowOf(held, reading, students.get(reading.studentId)),
+      superseded: !current.has(reading.id),
+      cause: current.has(reading.id) ? (causes.get(reading.studentId) ?? '') : '',
+    }));
   });
+}
+
+/** The likeliest cause of each bench that stands off. */
+function causesIn(held: Session, own: readonly Reading[]): Map<number, string> {
+  const causes = new Map<number, string>();
+  for (const studentId of new Set(own.map((r) => r.studentId))) {
+    const { state, diagnosis } = judgeStudent(held, studentId, own);
+    if (state === 'off' && diagnosis) causes.set(studentId, likeliestWords(diagnosis));
+  }
+  return causes;
+}
+
+function rowOf(
+  held: Session,
+  reading: Reading,
+  student: Student | undefined,
+): Omit<LogRow, 'superseded' | 'cause'> {
+  const { id, point, kind, value, step, typed, meter, takenBy, takenAt } = reading;
+  const band = held.expectation.expected.points.find((p) => p.id === point);
+  const verdict = judgeReading(held.expectation, { point, value, step })?.verdict;
+  return {
+    ...{ id, point, kind, value, typed, meter, takenBy, takenAt },
+    sessionId: held.id,
+    onDate: held.onDate,
+    group: held.groupName,
+    lesson: held.lessonTitle,
+    bench: student?.bench ?? 0,
+    nickname: student?.nickname ?? '',
+    ...(band ? { unit: band.unit, low: band.low, high: band.high } : NO_BAND),
+    ...(verdict ? judgedFields(verdict) : NOT_JUDGED),
+  };
+}
+
+/** A prediction has no band, and is not judged. */
+const NO_BAND = { unit: 'A', low: null, high: null } as const;
+const NOT_JUDGED = { verdict: 'none', uncertainty: null, range: null } as const;
+
+function judgedFields({ verdict, uncertainty, range }: Verdict) {
+  return { verdict, uncertainty, range };
 }

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { bestPair } from './combine';
 import { bandsFor, letterCode, readBands } from './bands';
 import { brightnessAt } from './brightness';
 import { LAMPS, LAMP_TYPES } from './lamps';
@@ -183,5 +184,26 @@ describe('ratings and the plain series sum', () => {
   it('refuses a supply below the lamp', () => {
     const found = seriesResistor(1.5, 1.95, 0.01, 'E12', 'up');
     expect(found.ok || found.findings[0]!.code).toBe('cannot-light');
+  });
+});
+
+describe('two values from the drawer', () => {
+  it('come closest without falling below, in series or in parallel', () => {
+    expect(bestPair([100, 220], 200)).toEqual({ how: 'series', first: 100, second: 100, ohms: 200 });
+    expect(bestPair([22, 270, 330], 291)).toMatchObject({ how: 'series', first: 22, second: 270, ohms: 292 });
+    expect(bestPair([100], 50)).toMatchObject({ how: 'parallel', ohms: 50 });
+    expect(bestPair([10], 100)).toBeUndefined();
+  });
+
+  it('never fall below what is wanted', () => {
+    const drawer = seriesValues('E12').slice(0, 40);
+    fc.assert(
+      fc.property(fc.double({ min: 2, max: 1500, noNaN: true }), (wanted) => {
+        const pair = bestPair(drawer, wanted)!;
+        expect(pair.ohms).toBeGreaterThanOrEqual(wanted * (1 - 1e-9));
+        const single = neighbours(drawer, wanted).up!;
+        expect(pair.ohms).toBeLessThanOrEqual(single * 2);
+      }),
+    );
   });
 });

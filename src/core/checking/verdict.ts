@@ -12,6 +12,8 @@ export interface Verdict {
   readonly verdict: VerdictName;
   /** Expanded uncertainty (k = 2) of the reading. */
   readonly uncertainty: number;
+  /** Full scale of the meter's range that it was read on. */
+  readonly range: number;
   /** Beyond which edge of the band, if beyond one. */
   readonly side: 'below' | 'above' | 'inside';
   /** What would settle a close call. */
@@ -35,13 +37,13 @@ export function judge(
   const { value, range } = reading;
   const side = value < band.low ? 'below' : value > band.high ? 'above' : 'inside';
   if (value >= band.low + uncertainty && value <= band.high - uncertainty) {
-    return { verdict: 'right', uncertainty, side };
+    return { verdict: 'right', uncertainty, range, side };
   }
   if (value < band.low - uncertainty || value > band.high + uncertainty) {
-    return { verdict: 'off', uncertainty, side };
+    return { verdict: 'off', uncertainty, range, side };
   }
   const finer = range > rangeFor(meter, measured, value);
-  return { verdict: 'close', uncertainty, side, settle: finer ? 'finer-range' : 'other-measurement' };
+  return { verdict: 'close', uncertainty, range, side, settle: finer ? 'finer-range' : 'other-measurement' };
 }
 
 export function expandedUncertainty(reading: MeterReading, meter: MeterFigures, measured: Measured): number {

@@ -1,6 +1,6 @@
 import { buildSteps, totalMinutes, type Step } from '../assembly/steps';
 import { asBuilt, type AsBuilt } from '../board/asBuilt';
-import { layoutChain } from '../board/layout/chain';
+import { layoutChain, type WireHabit } from '../board/layout/chain';
 import { placementProblems, planCovers, type Plan } from '../board/plan';
 import { expectedReadings, type Expectation } from '../checking/expected';
 import type { Circuit } from '../circuit/circuit';
@@ -39,7 +39,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
   const designed = PATTERNS[choice.pattern].design(choice.params, { shelf, style });
   if (!designed.ok) return designed;
   const { circuit, checkpoints, sums, findings } = designed.value;
-  const planned = planFor(circuit, request.plan);
+  const planned = planFor(circuit, request.plan, style.wires);
   if (!planned.ok) return planned;
   const { plan, built, kept } = planned.value;
   const expected = expectedReadings(circuit, checkpoints, request.meter, request.draws);
@@ -80,12 +80,13 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
 function planFor(
   circuit: Circuit,
   kept: Plan | undefined,
+  wires: WireHabit,
 ): Outcome<{ plan: Plan; built: AsBuilt; kept: boolean }> {
   if (kept && planCovers(kept, circuit) && placementProblems(kept).length === 0) {
     const built = asBuilt(kept, circuit);
     if (built.asWanted) return accepted({ plan: kept, built, kept: true });
   }
-  const plan = layoutChain(circuit);
+  const plan = layoutChain(circuit, wires);
   if (!plan.ok) return plan;
   return accepted({ plan: plan.value, built: asBuilt(plan.value, circuit), kept: false });
 }

@@ -1,5 +1,5 @@
 import Button from 'react-bootstrap/Button';
-import { formatPercent, type Expected, type JudgedBench } from '@/core';
+import { formatPercent, formatQuantity, type Expected, type JudgedBench } from '@/core';
 import { likeliestWords, nextWords } from '@/messages/causes';
 import { checkpointName } from '@/messages/names';
 import type { Reading } from '@/server/repositories/readings';
@@ -36,7 +36,7 @@ export function BenchRow(props: Props) {
       column={column}
       band={band}
       history={readings.filter((r) => r.point === point)}
-      verdict={judged?.verdicts[point]?.verdict}
+      verdict={judged?.verdicts[point]}
       refused={refused[`${student.id} ${point}`]?.typed}
       onCommit={(typed) => props.onTake(student, point, typed)}
       onFocus={() => band && props.onColumn(point)}
@@ -55,7 +55,7 @@ export function BenchRow(props: Props) {
         {cell(predicted, 0, undefined)}
         {points.map((point, i) => cell(point.id, i + 1, point))}
         <td className="cause" role="status">
-          {judged?.diagnosis && <CauseWords judged={judged} />}
+          {judged?.diagnosis && <CauseWords judged={judged} points={points} />}
         </td>
       </tr>
       {open.map(({ point, problem }) => (
@@ -93,23 +93,11 @@ export function BenchRow(props: Props) {
   );
 }
 
-function CauseWords({ judged }: { judged: JudgedBench }) {
-  const { diagnosis, verdicts, state } = judged;
+function CauseWords({ judged, points }: { judged: JudgedBench; points: readonly Expected[] }) {
+  const { diagnosis, state } = judged;
   const first = diagnosis?.groups[0];
   if (!diagnosis || !first) return null;
-  if (state === 'close') {
-    const finer = Object.values(verdicts).some((v) => v.verdict === 'close' && v.settle === 'finer-range');
-    return (
-      <>
-        <strong>Close call</strong>
-        <div className="small-print">
-          {finer
-            ? 'a finer range would settle it'
-            : (nextWords(diagnosis) ?? 'measure another checkpoint, or try a fresh pack')}
-        </div>
-      </>
-    );
-  }
+  if (state === 'close') return <CloseCall judged={judged} points={points} />;
   const next = nextWords(diagnosis);
   const second = diagnosis.groups[1];
   return (
@@ -119,6 +107,29 @@ function CauseWords({ judged }: { judged: JudgedBench }) {
         {formatPercent(first.probability)}
         {second && `, else ${likeliestWords({ ...diagnosis, groups: [second] }).toLowerCase()}`}
         {next && <> · {next}</>}
+      </div>
+    </>
+  );
+}
+
+/** Which reading is at the edge, by how much the meter itself may be off, and what would settle it. */
+function CloseCall({ judged, points }: { judged: JudgedBench; points: readonly Expected[] }) {
+  const edge = points.flatMap(({ id, unit }) => {
+    const verdict = judged.verdicts[id];
+    return verdict?.verdict === 'close' ? [{ id, unit, verdict }] : [];
+  })[0];
+  const settle =
+    edge?.verdict.settle === 'finer-range'
+      ? 'a finer range would settle it'
+      : ((judged.diagnosis && nextWords(judged.diagnosis)) ??
+        'measure another checkpoint, or try a fresh pack');
+  return (
+    <>
+      <strong>Close call</strong>
+      <div className="small-print">
+        {edge &&
+          `${checkpointName(edge.id)}: the meter may be off by ${formatQuantity(edge.verdict.uncertainty, edge.unit, 2)}; `}
+        {settle}
       </div>
     </>
   );

@@ -22,6 +22,7 @@ import { StatusMark, STATUS_WORDS, type Status } from '@/ui/StatusMark';
 import type { Bench, Refused } from './bench';
 import { BenchRow } from './BenchRow';
 import { StripChart } from './StripChart';
+import { useHelperName } from './useHelperName';
 import { useJudged } from './useJudged';
 import { useOutbox } from './useOutbox';
 
@@ -43,6 +44,7 @@ export function CheckGrid(props: CheckGridProps) {
   const [refused, setRefused] = useState<Readonly<Record<string, Refused>>>({});
   const [again, setAgain] = useState<'retest' | 'correction'>('retest');
   const [column, setColumn] = useState(points.findIndex((p) => p.id === 'resistor'));
+  const [helper, setHelper] = useHelperName();
   const outbox = useOutbox(sessionId, (reading, entryKey) =>
     setTaken((before) =>
       [...before.filter((r) => r.id !== localId(entryKey) && r.id !== reading.id), reading].sort(
@@ -93,6 +95,7 @@ export function CheckGrid(props: CheckGridProps) {
       step,
       typed,
       meter: expectation.meter.name,
+      takenBy: helper.trim().slice(0, 30),
       takenAt: new Date().toISOString(),
       entryKey: crypto.randomUUID(),
     });
@@ -101,7 +104,7 @@ export function CheckGrid(props: CheckGridProps) {
   const strip = points[column];
   return (
     <>
-      <GridHead judged={judged} again={again} onAgain={setAgain} />
+      <GridHead judged={judged} again={again} onAgain={setAgain} helper={helper} onHelper={setHelper} />
       {props.outdated && <Outdated sessionId={sessionId} />}
       {outbox.problem && (
         <Note kind="refusal" live>
@@ -196,10 +199,14 @@ function GridHead({
   judged,
   again,
   onAgain,
+  helper,
+  onHelper,
 }: {
   judged: readonly JudgedBench[];
   again: 'retest' | 'correction';
   onAgain: (kind: 'retest' | 'correction') => void;
+  helper: string;
+  onHelper: (name: string) => void;
 }) {
   return (
     <div className="grid-head">
@@ -213,6 +220,16 @@ function GridHead({
           <option value="retest">a retest</option>
           <option value="correction">a correction</option>
         </Form.Select>
+      </Form.Group>
+      <Form.Group controlId="helper" className="again">
+        <Form.Label>read by</Form.Label>
+        <Form.Control
+          size="sm"
+          maxLength={30}
+          placeholder="initials"
+          value={helper}
+          onChange={(event) => onHelper(event.target.value)}
+        />
       </Form.Group>
       <ul className="tally" aria-label="Benches so far">
         {STATES.map((state) => (

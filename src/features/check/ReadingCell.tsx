@@ -3,7 +3,7 @@
 import { useRef, useState, type KeyboardEvent } from 'react';
 import OverlayTrigger from 'react-bootstrap/OverlayTrigger';
 import Popover from 'react-bootstrap/Popover';
-import type { Expected, VerdictName } from '@/core';
+import { formatEntered, formatQuantity, type Expected, type Verdict } from '@/core';
 import { STATUS_WORDS } from '@/ui/StatusMark';
 import { clockTime } from '@/ui/dates';
 import { MiniBand } from './MiniBand';
@@ -21,7 +21,7 @@ interface Props {
   readonly column: number;
   readonly band: Expected | undefined;
   readonly history: readonly ShownReading[];
-  readonly verdict: VerdictName | undefined;
+  readonly verdict: Verdict | undefined;
   /** Text that was typed and not taken, with the reason elsewhere in the row. */
   readonly refused: string | undefined;
   onCommit(typed: string): boolean;
@@ -58,12 +58,13 @@ export function ReadingCell(props: Props) {
     if (commit()) focusCell(row + step, column);
   };
   return (
-    <td className={verdict === 'off' ? 'reading off' : 'reading'}>
+    <td className={verdict?.verdict === 'off' ? 'reading off' : 'reading'}>
       <div className="reading-line">
         <input
           id={cellId(row, column)}
-          aria-label={verdict ? `${label}, ${STATUS_WORDS[verdict]}` : label}
+          aria-label={verdict ? `${label}, ${STATUS_WORDS[verdict.verdict]}` : label}
           aria-invalid={refused !== undefined}
+          title={verdict && band && howSure(verdict, band.unit)}
           inputMode="decimal"
           autoComplete="off"
           value={shown}
@@ -78,10 +79,15 @@ export function ReadingCell(props: Props) {
         {history.length > 1 && <Earlier history={history} label={label} />}
       </div>
       {band && current && verdict && (
-        <MiniBand low={band.low} high={band.high} value={current.value} verdict={verdict} />
+        <MiniBand low={band.low} high={band.high} value={current.value} verdict={verdict.verdict} />
       )}
     </td>
   );
+}
+
+/** What the meter's own resolution and accuracy leave open. */
+function howSure({ uncertainty, range }: Verdict, unit: 'V' | 'A'): string {
+  return `± ${formatQuantity(uncertainty, unit, 2)}, as read on the ${formatEntered(range, unit)} range`;
 }
 
 function cellId(row: number, column: number): string {

@@ -13,6 +13,7 @@ const readingSchema = z.strictObject({
   step: z.number().min(0).max(1000),
   typed: z.string().min(1).max(40),
   meter: z.string().max(40),
+  takenBy: z.string().max(30),
   takenAt: z.iso.datetime(),
   entryKey: z.uuid(),
 });

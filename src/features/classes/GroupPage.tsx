@@ -84,9 +84,10 @@ function GroupHead({ group }: { group: Group }) {
   const changed = name !== group.name || meets !== group.meets;
   return (
     <div className="page-head">
+      <h1>{group.name}</h1>
       <div className="button-row">
         <Form.Group controlId="head-name">
-          <Form.Label>Group</Form.Label>
+          <Form.Label>Name</Form.Label>
           <Form.Control value={name} maxLength={60} onChange={(event) => setName(event.target.value)} />
         </Form.Group>
         <Form.Group controlId="head-meets">

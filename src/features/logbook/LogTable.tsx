@@ -10,7 +10,7 @@ import {
 } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import { formatQuantity } from '@/core';
+import { formatEntered, formatQuantity } from '@/core';
 import { checkpointName } from '@/messages/names';
 import type { LogRow } from '@/server/logbook';
 import { clockTime, dayName } from '@/ui/dates';
@@ -134,7 +134,11 @@ function LogLine({ row }: { row: LogRow }) {
       </td>
       <td>{row.point === 'predicted' ? 'predicted' : checkpointName(row.point)}</td>
       <td className="amount">
-        {formatQuantity(row.value, row.unit)} <div className="small-print">{band}</div>
+        {formatQuantity(row.value, row.unit)}{' '}
+        {row.uncertainty !== null && (
+          <span className="soft"> ± {formatQuantity(row.uncertainty, row.unit, 2)}</span>
+        )}
+        <div className="small-print">{band}</div>
       </td>
       <td className="text-nowrap">
         {row.verdict === 'none' ? (
@@ -147,6 +151,8 @@ function LogLine({ row }: { row: LogRow }) {
       </td>
       <td className="small-print">
         {row.kind}, {clockTime(row.takenAt)}, {row.meter}
+        {row.range !== null && ` on ${formatEntered(row.range, row.unit)}`}
+        {row.takenBy && `, by ${row.takenBy}`}
         {row.superseded && ', later measured again'}
         {row.cause && <div className="strong">{row.cause}</div>}
       </td>

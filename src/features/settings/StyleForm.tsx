@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { AGES, formatQuantity, readLampAmps, ROUNDINGS, SERIES_NAMES, type HouseStyle } from '@/core';
+import { AGES, formatEntered, readLampAmps, ROUNDINGS, SERIES_NAMES, type HouseStyle } from '@/core';
 import { sentences } from '@/messages/findings';
 import { AGE_NAMES } from '@/messages/names';
 import { Note } from '@/ui/Note';
@@ -34,6 +34,7 @@ const QUESTIONS = {
   side: { label: 'Resistor on the', why: 'Either side carries the same current.' },
   values: { label: 'Choose values from', why: 'The drawer is what the store holds.' },
   bands: { label: 'Resistors with', why: '4 bands: ±5 %. 5 bands: ±1 %.' },
+  wires: { label: 'Jumpers', why: 'Red for plus and black for minus, or any colour at hand.' },
   ratingPercent: {
     label: 'Resistors stay below, % of their rating',
     why: 'Half load is cool enough to touch.',
@@ -53,7 +54,7 @@ export function StyleForm({ style, version }: { style: HouseStyle; version: numb
   const { register, handleSubmit } = useForm<Fields>({
     defaultValues: {
       ...style,
-      amps: formatQuantity(style.amps, 'A'),
+      amps: formatEntered(style.amps, 'A'),
       bands: style.bands === 4 ? '4' : '5',
       ratingPercent: Math.round(style.ratingShare * 100),
       riskPercent: Number((style.spareRisk * 100).toFixed(1)),
@@ -76,7 +77,7 @@ export function StyleForm({ style, version }: { style: HouseStyle; version: numb
     );
   });
   const select = (
-    name: 'rounding' | 'age' | 'side' | 'values' | 'bands',
+    name: 'rounding' | 'age' | 'side' | 'values' | 'bands' | 'wires',
     options: readonly (readonly [string, string])[],
   ) => (
     <Row name={name}>
@@ -116,6 +117,10 @@ export function StyleForm({ style, version }: { style: HouseStyle; version: numb
       {select('bands', [
         ['4', '4 bands'],
         ['5', '5 bands'],
+      ])}
+      {select('wires', [
+        ['red and black', 'red and black'],
+        ['any', 'any colour'],
       ])}
       <Row name="ratingPercent">
         <Form.Control

@@ -14,6 +14,8 @@ export interface Reading {
   readonly step: number;
   readonly typed: string;
   readonly meter: string;
+  /** Who read it: a helper's name or initials. */
+  readonly takenBy: string;
   readonly takenAt: string;
 }
 
@@ -32,6 +34,7 @@ interface Stored {
   step: number;
   typed: string;
   meter: string;
+  taken_by: string;
   taken_at: string;
 }
 
@@ -47,6 +50,7 @@ function fromRow(row: Stored): Reading {
     meter,
     sessionId: row.session_id,
     studentId: row.student_id,
+    takenBy: row.taken_by,
     takenAt: row.taken_at,
   };
 }
@@ -71,6 +75,7 @@ export async function addReading(reading: NewReading): Promise<Reading> {
         step: reading.step,
         typed: reading.typed,
         meter: reading.meter,
+        taken_by: reading.takenBy,
         taken_at: reading.takenAt,
         entry_key: reading.entryKey,
       })

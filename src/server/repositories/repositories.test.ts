@@ -215,6 +215,7 @@ describe('sessions and readings', () => {
       step: 0.01,
       typed: '2.50',
       meter: 'class meter',
+      takenBy: 'helper B',
       takenAt: NOW,
       entryKey: `${id}-${key}`,
       ...more,

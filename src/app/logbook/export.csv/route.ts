@@ -20,6 +20,9 @@ const HEAD = [
   'counts',
   'likely cause',
   'meter',
+  'range',
+  'uncertainty',
+  'taken by',
   'taken at',
 ];
 
@@ -43,6 +46,9 @@ export async function GET() {
     row.superseded ? 'no' : 'yes',
     row.cause,
     row.meter,
+    row.range,
+    row.uncertainty === null ? null : Number(row.uncertainty.toPrecision(2)),
+    row.takenBy,
     row.takenAt,
   ]);
   return fileResponse('logbook.csv', 'text/csv', toCsv(HEAD, rows));

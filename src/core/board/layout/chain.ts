@@ -1,7 +1,9 @@
 import { isKind, type Circuit, type Part } from '../../circuit/circuit';
 import { accepted, finding, refused, type Outcome } from '../../findings/finding';
 import { HALF_BOARD, railHoleNear } from '../geometry';
-import type { Placement, Plan } from '../plan';
+import type { Placement, Plan, WireColour } from '../plan';
+
+export type WireHabit = 'red and black' | 'any';
 
 /** How many rows a part's legs lie apart: a quarter-watt resistor lies flat over five, a lamp's legs are one pitch. */
 const SPAN: Readonly<Partial<Record<Part['kind'], number>>> = { resistor: 5, diode: 4, led: 1, switch: 2 };
@@ -24,9 +26,10 @@ interface Link {
  * Lays a single loop out down the left side of a half board, from the plus rail to the minus rail.
  *
  * @param circuit one supply and two-legged parts in one loop
+ * @param wires jumpers in red and black by polarity, or in whatever colour is at hand
  * @returns the plan, or what does not fit or hang together
  */
-export function layoutChain(circuit: Circuit): Outcome<Plan> {
+export function layoutChain(circuit: Circuit, wires: WireHabit = 'red and black'): Outcome<Plan> {
   const links = chainOf(circuit);
   if (!links.ok) return links;
   const supply = circuit.parts.find((part) => isKind(part, 'supply'))!;
@@ -48,15 +51,20 @@ export function layoutChain(circuit: Circuit): Outcome<Plan> {
   return accepted({
     board: 'half',
     placements: [
-      jumper('W1', railHoleNear(HALF_BOARD, 'L+', FIRST_ROW), `a${FIRST_ROW}`, 'red'),
-      jumper('W2', railHoleNear(HALF_BOARD, 'L-', row), `a${row}`, 'black'),
+      jumper(
+        'W1',
+        railHoleNear(HALF_BOARD, 'L+', FIRST_ROW),
+        `a${FIRST_ROW}`,
+        wires === 'any' ? 'green' : 'red',
+      ),
+      jumper('W2', railHoleNear(HALF_BOARD, 'L-', row), `a${row}`, wires === 'any' ? 'green' : 'black'),
       ...parts,
       { part: supply.id, kind: 'part', legs: { plus: 'L+1', minus: 'L-1' } },
     ],
   });
 }
 
-function jumper(part: string, a: string, b: string, colour: 'red' | 'black'): Placement {
+function jumper(part: string, a: string, b: string, colour: WireColour): Placement {
   return { part, kind: 'jumper', legs: { a, b }, colour };
 }
 

@@ -1,3 +1,4 @@
+import { bestPair, type Pair } from '../../catalogue/combine';
 import type { LampFigures } from '../../catalogue/lamps';
 import { neighbours } from '../../catalogue/preferred';
 import { supplyFigures, type SupplyFigures } from '../../catalogue/supplies';
@@ -55,6 +56,7 @@ function design(params: SingleParams, given: Given): Outcome<Design<SingleSums>>
     around: neighbours(values, exactOhms),
     rounding,
     chosen,
+    pair: closerPair(values, exactOhms),
     ...resistorBands(chosen),
     ages,
     design: designed,
@@ -75,6 +77,13 @@ function design(params: SingleParams, given: Given): Outcome<Design<SingleSums>>
     { circuit, checkpoints: SINGLE_CHECKPOINTS, sums, findings: remarks(params, sums, style) },
     [],
   );
+}
+
+/** A pair counts only when it comes closer than a single value does. */
+function closerPair(values: readonly number[], exact: number): Pair | undefined {
+  const pair = exact > 0 ? bestPair(values, exact) : undefined;
+  const single = neighbours(values, exact).up ?? Infinity;
+  return pair && pair.ohms < single * (1 - 1e-9) ? pair : undefined;
 }
 
 function refusals(params: SingleParams, supply: SupplyFigures, lamp: LampFigures): Finding[] {

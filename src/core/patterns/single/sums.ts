@@ -1,4 +1,5 @@
 import { bandsFor, letterCode, type BandColour } from '../../catalogue/bands';
+import type { Pair } from '../../catalogue/combine';
 import { brightnessAt, type Brightness } from '../../catalogue/brightness';
 import type { LampFigures } from '../../catalogue/lamps';
 import { neighbours, type Neighbours } from '../../catalogue/preferred';
@@ -53,6 +54,8 @@ export interface SingleSums {
   readonly around: Neighbours;
   readonly rounding: Rounding;
   readonly chosen: Ohms;
+  /** Two stocked values that would come closer than the next one up, if there are two. */
+  readonly pair?: Pair | undefined;
   readonly letterCode: string;
   readonly bands4?: readonly BandColour[] | undefined;
   readonly bands5?: readonly BandColour[] | undefined;

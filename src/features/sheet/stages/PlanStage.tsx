@@ -17,6 +17,7 @@ import {
   type Sheet,
   formatOhms,
 } from '@/core';
+import { LoopDiagram } from '@/features/plan/LoopDiagram';
 import { holeName } from '@/messages/findings';
 import { capital, lampName, legName, partName } from '@/messages/names';
 import { saveAs, slug } from '@/ui/download';
@@ -71,6 +72,10 @@ export function PlanStage({ sheet, trial, shelf, style, title, kept, onPick, onL
           it, Shift with an arrow moves its second leg, t turns it, w puts a wire in its place, Escape puts it
           back. A plan that still makes this circuit is kept; one that does not only shows what would happen.
         </p>
+      </section>
+      <section className="ruled">
+        <h2>Circuit diagram</h2>
+        <LoopDiagram sheet={sheet} />
       </section>
       <div className="button-row">
         <Button variant="quiet" onClick={() => savePlan(title)}>

@@ -97,11 +97,25 @@ function working(sums: SingleSums, style: HouseStyle): Line[] {
       figure: formatOhms(sums.chosen),
       strong: true,
     },
+    ...(sums.pair
+      ? [
+          {
+            name: 'two from the drawer would make',
+            work: `${formatOhms(sums.pair.first)} and ${formatOhms(sums.pair.second)} in ${sums.pair.how}`,
+            figure: formatQuantity(sums.pair.ohms, 'Ω', 4),
+          },
+        ]
+      : []),
     {
       name: 'real current with it',
       work: `solved: ${V(design.resistorVolts)} ÷ ${formatOhms(sums.chosen)}, ${formatPercent(design.share)} of the limit`,
       figure: A(design.amps),
       strong: true,
+    },
+    {
+      name: 'the volts add up',
+      work: `${V(design.resistorVolts)} + ${V(design.lampVolts)} + ${formatQuantity(design.amps * supplyFigures.ohms, 'V', 2)} inside the supply`,
+      figure: V(design.supplyVolts),
     },
     {
       name: 'heat in the resistor',

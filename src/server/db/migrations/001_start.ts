@@ -77,6 +77,7 @@ async function up(db: Knex): Promise<void> {
     table.double('step').notNullable();
     table.string('typed').notNullable();
     table.string('meter').notNullable();
+    table.string('taken_by').notNullable().defaultTo('');
     table.string('taken_at').notNullable();
     table.string('entry_key').notNullable().unique();
     table.index(['session_id', 'student_id', 'point']);
