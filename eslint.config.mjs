@@ -20,6 +20,7 @@ export default tseslint.config(
       ],
     },
   },
+  { files: ['tests/support/noStyle.ts'], rules: { 'import/no-anonymous-default-export': 'off' } },
   {
     files: ['src/core/**/*.ts'],
     ignores: ['**/*.test.ts'],

@@ -4,7 +4,7 @@ const esm = '(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|comlink)';
 const config = {
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
   testEnvironment: 'node',
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  moduleNameMapper: { '\\.css$': '<rootDir>/tests/support/noStyle.ts', '^@/(.*)$': '<rootDir>/src/$1' },
   transform: {
     '^.+\\.[mc]?[jt]sx?$': [
       '@swc/jest',

@@ -6,7 +6,12 @@ export default defineConfig({
   testDir: 'tests/e2e',
   outputDir: 'test-results/e2e',
   reporter: [['list'], ['json']],
-  workers: 1,
+  workers: 2,
+  fullyParallel: true,
+  projects: [
+    { name: 'by themselves', testIgnore: /whole-house/u },
+    { name: 'the whole house', testMatch: /whole-house/u, dependencies: ['by themselves'] },
+  ],
   retries: 0,
   timeout: 60_000,
   expect: { timeout: 15_000 },

@@ -34,20 +34,28 @@ export interface LogRow {
   readonly cause: string;
 }
 
-/** Every reading ever taken, with its verdict by the session's own expectation. */
-export async function logbook(): Promise<LogRow[]> {
-  const [all, sessions, everyGroup] = await Promise.all([readings(), wholeSessions(), groups()]);
+/**
+ * Readings with their verdicts by each session's own expectation, by day and in the order in which they were taken.
+ *
+ * @param most stops at the session that brings the count to this many, looking from the newest back
+ */
+export async function logbook(most = Infinity): Promise<LogRow[]> {
+  const [sessions, everyGroup] = await Promise.all([wholeSessions(), groups()]);
   const students = new Map(everyGroup.flatMap((g) => g.students.map((s) => [s.id, s] as const)));
-  return sessions.flatMap((held) => {
-    const own = all.filter((r) => r.sessionId === held.id);
+  let rows: LogRow[] = [];
+  for (const held of sessions.reverse()) {
+    if (rows.length >= most) break;
+    const own = await readings([held.id]);
     const current = new Set([...currentReadings(own).values()].map((r) => r.id));
     const causes = causesIn(held, own);
-    return own.map((reading) => ({
+    const inSession = own.map((reading) => ({
       ...rowOf(held, reading, students.get(reading.studentId)),
       superseded: !current.has(reading.id),
       cause: current.has(reading.id) ? (causes.get(reading.studentId) ?? '') : '',
     }));
-  });
+    rows = [...inSession, ...rows];
+  }
+  return rows;
 }
 
 /** The likeliest cause of each bench that stands off. */

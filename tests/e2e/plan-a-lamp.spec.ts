@@ -160,19 +160,6 @@ test('travels to another machine as one file', async ({ page }) => {
   await expect(page.getByLabel('Wanted current')).toHaveValue(spaced('7 mA'));
 });
 
-test('house style decides, and is changed in one place', async ({ page }) => {
-  await page.goto('/settings');
-  await page.getByLabel('After the sum, take').selectOption('nearest');
-  await page.getByRole('button', { name: 'Save the house style' }).click();
-  await expect(page.getByText('Saved. Every sheet follows it')).toBeVisible();
-  await startLesson(page, 'Harbour lamp eight');
-  await expect(line(page, 'to choose from')).toHaveText(spaced('270 Ω'));
-  await page.goto('/settings');
-  await page.getByLabel('After the sum, take').selectOption('up');
-  await page.getByRole('button', { name: 'Save the house style' }).click();
-  await expect(page.getByText('Saved. Every sheet follows it')).toBeVisible();
-});
-
 test('typing is never held up by the sums', async ({ page }) => {
   await startLesson(page, 'Harbour lamp nine');
   const field = page.getByLabel('Wanted current');

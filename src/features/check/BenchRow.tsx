@@ -104,12 +104,17 @@ function CauseWords({ judged, points }: { judged: JudgedBench; points: readonly 
     <>
       <strong>{likeliestWords(diagnosis)}</strong>
       <div className="small-print">
-        {formatPercent(first.probability)}
+        {beliefWords(first.probability)}
         {second && `, else ${likeliestWords({ ...diagnosis, groups: [second] }).toLowerCase()}`}
         {next && <> · {next}</>}
       </div>
     </>
   );
+}
+
+/** Computed belief is never certainty: the faults of the list are not all there are. */
+function beliefWords(probability: number): string {
+  return probability > 0.99 ? `over ${formatPercent(0.99)}` : formatPercent(probability);
 }
 
 /** Which reading is at the edge, by how much the meter itself may be off, and what would settle it. */

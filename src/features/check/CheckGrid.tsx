@@ -80,7 +80,7 @@ export function CheckGrid(props: CheckGridProps) {
     const limit = amps ? expectation.limits.amps : expectation.limits.volts;
     const doubt = sure || !band ? undefined : implausible(typed, value, limit, band);
     if (doubt?.code === 'reading-implausible') {
-      const perhaps = formatPlain(doubt.data.perhaps, amps ? 1e-3 : 1, 4);
+      const perhaps = String(Number((doubt.data.perhaps / (amps ? 1e-3 : 1)).toPrecision(6)));
       setProblem(key, { typed, message: sentences([doubt]), perhaps });
       return false;
     }

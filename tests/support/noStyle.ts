@@ -1,0 +1,2 @@
+/** Stands in for style sheets, which unit tests do not look at. */
+export default {};
