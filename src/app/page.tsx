@@ -47,7 +47,10 @@ export default async function TodayPage() {
                 {today.after.map((s) => (
                   <li key={s.id}>
                     <span className="soft">{dayName(s.onDate)}</span>{' '}
-                    <Link href={`/check/${s.id}`}>{s.lessonTitle}</Link>, {s.groupName}
+                    <Link prefetch={false} href={`/check/${s.id}`}>
+                      {s.lessonTitle}
+                    </Link>
+                    , {s.groupName}
                   </li>
                 ))}
               </ul>
@@ -66,8 +69,14 @@ function Next({ today, day }: { today: Today; day: string }) {
       <div className="next-session">
         <h2>No session ahead.</h2>
         <p>
-          <Link href="/lessons">Open or start a lesson</Link> and give it to a group at its Class stage;{' '}
-          <Link href="/classes">make the group</Link> first if there is none.
+          <Link prefetch={false} href="/lessons">
+            Open or start a lesson
+          </Link>{' '}
+          and give it to a group at its Class stage;{' '}
+          <Link prefetch={false} href="/classes">
+            make the group
+          </Link>{' '}
+          first if there is none.
         </p>
       </div>
     );
@@ -81,13 +90,13 @@ function Next({ today, day }: { today: Today; day: string }) {
         {next.lessonTitle}, {next.groupName}
       </h2>
       <p>{next.summary.sentence}</p>
-      <Link className="btn btn-primary" href={`/check/${next.id}`}>
+      <Link prefetch={false} className="btn btn-primary" href={`/check/${next.id}`}>
         Check the benches
       </Link>{' '}
-      <Link className="btn btn-quiet" href={`/lessons/${next.lessonId}`}>
+      <Link prefetch={false} className="btn btn-quiet" href={`/lessons/${next.lessonId}`}>
         Open the lesson
       </Link>{' '}
-      <Link className="btn btn-quiet" href={`/print/${next.lessonId}/card`} target="_blank">
+      <Link prefetch={false} className="btn btn-quiet" href={`/print/${next.lessonId}/card`} target="_blank">
         Print the card
       </Link>
     </div>
@@ -98,8 +107,10 @@ function RetestList({ retest }: { retest: Retest }) {
   return (
     <>
       <p className="small-print pt-2 mb-0">
-        <Link href={`/check/${retest.sessionId}`}>{retest.lesson}</Link>, {retest.group},{' '}
-        {dayName(retest.onDate)}
+        <Link prefetch={false} href={`/check/${retest.sessionId}`}>
+          {retest.lesson}
+        </Link>
+        , {retest.group}, {dayName(retest.onDate)}
       </p>
       <ul>
         {retest.benches.map(({ bench, nickname, state, cause, next }) => (

@@ -19,7 +19,7 @@ export function Shell() {
   const path = usePathname();
   return (
     <header className="shell-bar no-print">
-      <Link href="/" className="wordmark" aria-label="Mivvet, to Today">
+      <Link href="/" prefetch={false} className="wordmark" aria-label="Mivvet, to Today">
         m
         <svg width="11" height="11" viewBox="0 0 11 11" aria-hidden="true">
           <circle cx="5.5" cy="5.5" r="5" fill="var(--copper)" />
@@ -28,7 +28,12 @@ export function Shell() {
       </Link>
       <nav aria-label="Places">
         {PLACES.map(({ href, name }) => (
-          <Link key={href} href={href} aria-current={isHere(path, href) ? 'page' : undefined}>
+          <Link
+            key={href}
+            href={href}
+            prefetch={false}
+            aria-current={isHere(path, href) ? 'page' : undefined}
+          >
             {name}
           </Link>
         ))}

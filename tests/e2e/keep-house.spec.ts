@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { makeGroup, openStage, saved, spaced, startLesson } from './helpers';
+import { makeGroup, saved, spaced, startLesson } from './helpers';
 
 test('lands on today: the next session, what to pack, who needs a retest, what is short', async ({
   page,

@@ -31,7 +31,7 @@ function List({ title, rows, empty }: { title: string; rows: readonly SessionHea
       <ul>
         {rows.map((s) => (
           <li key={s.id}>
-            <Link href={`/check/${s.id}`} className="strong">
+            <Link prefetch={false} href={`/check/${s.id}`} className="strong">
               {s.lessonTitle}
             </Link>
             , {s.groupName} <span className="soft">{dayName(s.onDate)}</span>

@@ -15,7 +15,7 @@ export default async function ClassesPage() {
     const next = live.find((s) => s.groupId === group.id && s.onDate >= today);
     return (
       <li key={group.id}>
-        <Link href={`/classes/${group.id}`} className="strong">
+        <Link prefetch={false} href={`/classes/${group.id}`} className="strong">
           {group.name}
         </Link>{' '}
         <span className="soft">
@@ -58,7 +58,9 @@ export default async function ClassesPage() {
               {live.map((s) => (
                 <li key={s.id}>
                   <span className="soft">{dayName(s.onDate)}</span> {s.groupName}:{' '}
-                  <Link href={`/check/${s.id}`}>{s.lessonTitle}</Link>
+                  <Link prefetch={false} href={`/check/${s.id}`}>
+                    {s.lessonTitle}
+                  </Link>
                 </li>
               ))}
               {live.length === 0 && (

@@ -119,7 +119,7 @@ function Earlier({ history, label }: { history: readonly ShownReading[]; label: 
     </Popover>
   );
   return (
-    <OverlayTrigger trigger={['click', 'focus']} placement="bottom" overlay={popover}>
+    <OverlayTrigger trigger="click" rootClose placement="bottom" overlay={popover}>
       <button type="button" className="earlier" aria-label={`${label}: ${history.length} readings`}>
         {history.length}×
       </button>

@@ -272,7 +272,10 @@ function SessionRow({ session }: { session: GroupSession }) {
   const [day, setDay] = useState(session.onDate);
   return (
     <li>
-      <Link href={`/check/${session.id}`}>{session.title}</Link>, {dayName(session.onDate)}
+      <Link prefetch={false} href={`/check/${session.id}`}>
+        {session.title}
+      </Link>
+      , {dayName(session.onDate)}
       <div className="button-row mt-1">
         <Form.Control
           size="sm"

@@ -26,7 +26,9 @@ export function LessonList({ lessons }: { lessons: readonly ListedLesson[] }) {
             <li key={id} className="lesson-line">
               <span className="soft">{i + 1}</span>
               <span>
-                <Link href={`/lessons/${id}`}>{title}</Link>
+                <Link prefetch={false} href={`/lessons/${id}`}>
+                  {title}
+                </Link>
                 <br />
                 <span className="small-print">{inShort}</span>
               </span>

@@ -27,14 +27,20 @@ export default async function CheckPage({ params }: { params: Promise<{ id: stri
           <h1>{session.lessonTitle}: is every bench right?</h1>
         </div>
         <div className="button-row no-print">
-          <Link href={`/lessons/${session.lessonId}?stage=checks`}>the lesson</Link>
-          <Link href={`/logbook?lesson=${encodeURIComponent(session.lessonTitle)}`}>its logbook</Link>
+          <Link prefetch={false} href={`/lessons/${session.lessonId}?stage=checks`}>
+            the lesson
+          </Link>
+          <Link prefetch={false} href={`/logbook?lesson=${encodeURIComponent(session.lessonTitle)}`}>
+            its logbook
+          </Link>
         </div>
       </div>
       {students.length === 0 ? (
         <p>
           Nobody is in this group yet.{' '}
-          <Link href={`/classes/${session.groupId}`}>Add the students first.</Link>
+          <Link prefetch={false} href={`/classes/${session.groupId}`}>
+            Add the students first.
+          </Link>
         </p>
       ) : (
         <CheckGrid

@@ -35,7 +35,10 @@ export function ClassStage({ lessonId, groups, sessions, today }: Props) {
         <h2>Give this lesson to a group</h2>
         {groups.length === 0 ? (
           <p className="pt-3">
-            There is no group yet. <Link href="/classes">Make one first.</Link>
+            There is no group yet.{' '}
+            <Link prefetch={false} href="/classes">
+              Make one first.
+            </Link>
           </p>
         ) : (
           <div className="give-row">
@@ -67,7 +70,7 @@ export function ClassStage({ lessonId, groups, sessions, today }: Props) {
         <ul>
           {sessions.map(({ id, groupName, onDate }) => (
             <li key={id}>
-              <Link href={`/check/${id}`}>
+              <Link prefetch={false} href={`/check/${id}`}>
                 {groupName}, {dayName(onDate)}
               </Link>
             </li>
