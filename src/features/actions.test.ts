@@ -1,0 +1,278 @@
+import fs from 'node:fs';
+import { ownDatabase } from '../../tests/support/database';
+import { DEFAULT_METER, DEFAULT_STYLE, LAMPS, parseCircuit, solve, type PatternChoice } from '@/core';
+import type { Answer } from '@/server/failures';
+import { group } from '@/server/repositories/groups';
+import { lesson, lessons } from '@/server/repositories/lessons';
+import { readings } from '@/server/repositories/readings';
+import { session } from '@/server/repositories/sessions';
+import { stockRows } from '@/server/repositories/stock';
+import { keepReading } from './check/actions';
+import {
+  changeDay,
+  changeStudent,
+  enrol,
+  letLeave,
+  newGroup,
+  putAwayGroup,
+  putAwaySession,
+  renameGroup,
+} from './classes/actions';
+import { importLesson, startLesson } from './lessons/actions';
+import { kitCsv, lessonJson } from './lessons/files';
+import { keepMeter, keepStyle } from './settings/actions';
+import { giveLesson, keepLesson, loadLesson, putAwayLesson, renewSession } from './sheet/actions';
+import { changeLamp, changeStock, newStock } from './store/actions';
+import { tick } from './today/actions';
+
+ownDatabase();
+
+function value<T>(answer: Answer<T>): T {
+  if (!answer.ok) throw new Error(answer.message);
+  return answer.value;
+}
+
+function message(answer: Answer<unknown>): string {
+  return answer.ok ? 'went through' : answer.message;
+}
+
+const makeGroup = async (name: string, list = 'Wren\nFenn') => {
+  const id = value(await newGroup(name, ''));
+  value(await enrol(id, list));
+  return id;
+};
+
+describe('starting, keeping and moving lessons', () => {
+  it('starts with the house style’s wishes', async () => {
+    value(await keepStyle(0, { ...DEFAULT_STYLE, amps: 0.006 }));
+    const id = value(await startLesson('single', '  Mole lamp  '));
+    const held = await lesson(id);
+    expect(held.title).toBe('Mole lamp');
+    expect(held.choice.params.amps).toBe(0.006);
+    expect((await lesson(value(await startLesson('single', '')))).title).toBe('New lamp');
+    value(await keepStyle(1, DEFAULT_STYLE));
+  });
+
+  it('keeps what is on the screen, and refuses what no screen would send', async () => {
+    const id = value(await startLesson('single', 'Kept'));
+    const { version, content } = value(await loadLesson(id));
+    const saved = value(await keepLesson(id, version, { ...content, title: 'Kept well' }));
+    expect(saved.version).toBe(version + 1);
+    expect(message(await keepLesson(id, saved.version, { ...content, title: '' }))).toContain(
+      'title must not be empty',
+    );
+    const odd = {
+      ...content,
+      choice: { pattern: 'single', params: { ...content.choice.params, amps: 9 } } as PatternChoice,
+    };
+    expect(message(await keepLesson(id, saved.version, odd))).toContain('was not saved');
+    expect((await lesson(id)).title).toBe('Kept well');
+    expect(message(await loadLesson(999))).toBe('This lesson is not there any more.');
+  });
+
+  it('exports a lesson that imports as the same lesson', async () => {
+    const id = value(await startLesson('single', 'Travels'));
+    const file = await lessonJson(id);
+    expect(file.name).toBe('travels.json');
+    const there = value(await importLesson(file.text));
+    expect(there.note).toBe('');
+    const [one, other] = [await lesson(id), await lesson(there.id)];
+    expect({ ...other, id, position: one.position, updatedAt: one.updatedAt }).toEqual(one);
+  });
+
+  it('says when the sender’s lamp is another', async () => {
+    const id = value(await startLesson('single', 'Other lamp'));
+    const file = JSON.parse((await lessonJson(id)).text) as { lamp: { vf: number } };
+    file.lamp.vf = 2.05;
+    const there = value(await importLesson(JSON.stringify(file)));
+    expect(there.note.replaceAll('\u202f', ' ')).toContain('has 2.05 V, the one in this store 1.95 V');
+  });
+
+  it('imports nothing from a file that is not whole', async () => {
+    const before = (await lessons()).length;
+    expect(message(await importLesson('{"format":"mivvet.lesson/1"}'))).toMatch(
+      /^Nothing was imported\. lesson: title is missing\./u,
+    );
+    expect(message(await importLesson('not a file'))).toContain('Nothing was imported.');
+    expect(await lessons()).toHaveLength(before);
+  });
+
+  it('puts away and takes out', async () => {
+    const id = value(await startLesson('single', 'Away'));
+    value(await putAwayLesson(id, true));
+    expect((await lesson(id)).archivedAt).not.toBeNull();
+    value(await putAwayLesson(id, false));
+    expect((await lesson(id)).archivedAt).toBeNull();
+  });
+});
+
+describe('groups', () => {
+  it('need a name, and take lists whole or not at all', async () => {
+    expect(message(await newGroup('   ', ''))).toBe('The group needs a name.');
+    const id = await makeGroup('Tern');
+    expect(message(await enrol(id, 'Pim\npim'))).toMatch(/^Nobody was added\..*“pim” stands twice/u);
+    expect(message(await enrol(id, ''))).toContain('at least one nickname');
+    expect(message(await enrol(id, 'Wren'))).toContain('in this group already');
+    expect(value(await enrol(id, 'Quill Marsh'))).toMatchObject({
+      added: 1,
+      note: expect.stringContaining('looks like a full name') as string,
+    });
+    expect((await group(id)).students.map((s) => `${s.bench} ${s.nickname}`)).toEqual([
+      '1 Wren',
+      '2 Fenn',
+      '3 Quill Marsh',
+    ]);
+    expect(value(await renameGroup(id, 1, 'Terns', 'at six'))).toBe(2);
+    value(await putAwayGroup(id, true));
+    expect((await group(id)).archivedAt).not.toBeNull();
+  });
+
+  it('let students change, leave and come back', async () => {
+    const id = await makeGroup('Plover');
+    const [wren] = (await group(id)).students;
+    value(await changeStudent(wren!.id, 9, 'Wren "W"'));
+    expect((await group(id)).students.find((s) => s.id === wren!.id)).toMatchObject({
+      bench: 9,
+      nickname: 'Wren "W"',
+    });
+    expect(message(await changeStudent(wren!.id, 0, 'Wren'))).toContain('bench number');
+    expect(message(await changeStudent(wren!.id, 9, ''))).not.toBe('went through');
+    value(await letLeave(wren!.id, true));
+    value(await letLeave(wren!.id, false));
+    expect(message(await letLeave(4711, true))).toBe('This student is not there any more.');
+  });
+});
+
+describe('sessions', () => {
+  it('are given, moved, renewed and put away', async () => {
+    const lessonId = value(await startLesson('single', 'Given'));
+    const groupId = await makeGroup('Knot');
+    expect(message(await giveLesson(lessonId, groupId, '31 December'))).toBe(
+      'Choose the day of the session first.',
+    );
+    const id = value(await giveLesson(lessonId, groupId, '2026-12-01'));
+    expect((await session(id)).summary.kit.find((l) => l.key === 'led red')!.need).toBeGreaterThanOrEqual(2);
+    expect(value(await changeDay(id, 1, '2026-12-08'))).toBe(2);
+    expect(message(await changeDay(id, 1, '2026-12-09'))).toContain('Somebody else');
+
+    const { version, content } = value(await loadLesson(lessonId));
+    const params = {
+      ...content.choice.params,
+      lamp: 'blue',
+      supply: { kind: 'usb', cells: 1, age: 'nominal' },
+    } as const;
+    value(await keepLesson(lessonId, version, { ...content, choice: { pattern: 'single', params } }));
+    value(await renewSession(id));
+    const renewed = await session(id);
+    expect(renewed.summary.sentence).toContain('blue lamp');
+    expect(renewed.expectation.limits.volts).toBeCloseTo(5, 9);
+    expect(value(await tick(id, 'jumper', true))).toEqual(['jumper']);
+    value(await putAwaySession(id, true));
+    expect((await session(id)).archivedAt).not.toBeNull();
+  });
+
+  it('are refused for a lesson without a sum that works', async () => {
+    const lessonId = value(await startLesson('single', 'Dark'));
+    const { version, content } = value(await loadLesson(lessonId));
+    const params = {
+      ...content.choice.params,
+      lamp: 'violet',
+      supply: { kind: 'aa-alkaline', cells: 1, age: 'fresh' },
+    } as const;
+    value(await keepLesson(lessonId, version, { ...content, choice: { pattern: 'single', params } }));
+    expect(message(await giveLesson(lessonId, await makeGroup('Dunlin'), '2026-12-01'))).toMatch(
+      /no sum that works yet.*cannot push/u,
+    );
+  });
+
+  it('take readings of their own students, once each', async () => {
+    const lessonId = value(await startLesson('single', 'Read'));
+    const groupId = await makeGroup('Godwit');
+    const sessionId = value(await giveLesson(lessonId, groupId, '2026-12-01'));
+    const [student] = (await group(groupId)).students;
+    const reading = {
+      sessionId,
+      studentId: student!.id,
+      point: 'resistor',
+      kind: 'first',
+      value: 2.9,
+      step: 0.01,
+      typed: '2.90',
+      meter: 'class meter',
+      takenBy: 'K',
+      takenAt: '2026-12-01T17:00:00.000Z',
+      entryKey: '5f0c1a52-7d8e-4a55-9d0b-0a3d8f6f1c11',
+    } as const;
+    value(await keepReading(reading));
+    value(await keepReading(reading));
+    expect(await readings([sessionId])).toHaveLength(1);
+    expect(message(await keepReading({ ...reading, value: 1e9 }))).toContain('“2.90” cannot be kept');
+    expect(message(await keepReading({ ...reading, entryKey: 'x' }))).toContain('cannot be kept');
+    await expect(
+      keepReading({ ...reading, studentId: 99999, entryKey: '5f0c1a52-7d8e-4a55-9d0b-0a3d8f6f1c12' }),
+    ).rejects.toThrow(/FOREIGN KEY/u);
+  });
+});
+
+describe('the store and the house', () => {
+  const values = { have: 4, packSize: 10, packCents: 120, place: 'A' };
+
+  it('take parts once, with figures that can be', async () => {
+    const id = value(await newStock({ kind: 'led', lamp: 'red' }, values));
+    expect(message(await newStock({ kind: 'led', lamp: 'red' }, values))).toContain('already');
+    expect(message(await newStock({ kind: 'led', lamp: 'pink' }, values))).toContain('Say which part it is');
+    expect(message(await newStock({ kind: 'jumper' }, { ...values, packSize: 0 }))).toBe(
+      'The pack size must be at least 1. Nothing was saved.',
+    );
+    expect(message(await changeStock(id, 1, { ...values, packCents: NaN }))).toBe(
+      'The price of a pack must be a number. Nothing was saved.',
+    );
+    value(await changeStock(id, 1, { ...values, have: 9 }));
+    expect((await stockRows()).find((r) => r.id === id)!.have).toBe(9);
+  });
+
+  it('take lamp figures whose spread holds them', async () => {
+    const { type, vf, at, vfLow, vfHigh, maxAmps, rs } = LAMPS.yellow;
+    const figures = { type, vf, at, vfLow, vfHigh, maxAmps, rs, origin: 'measured' } as const;
+    expect(message(await changeLamp(0, { ...figures, vfLow: 2.2 }))).toContain(
+      'must lie between the lowest and the highest',
+    );
+    expect(value(await changeLamp(0, figures))).toBe(1);
+  });
+
+  it('take a style and a meter within reason', async () => {
+    expect(message(await keepStyle(2, { ...DEFAULT_STYLE, rounding: 'down' }))).toContain('rounding');
+    expect(message(await keepMeter(0, { ...DEFAULT_METER, counts: 3 }))).toContain('counts');
+    expect(value(await keepMeter(0, { ...DEFAULT_METER, name: 'bench meter' }))).toBe(1);
+  });
+
+  it('say in the kit’s table what the sheet says', async () => {
+    const id = value(await startLesson('single', 'Kit table'));
+    const { name, text } = await kitCsv(id);
+    expect(name).toBe('kit-table-kit.csv');
+    const lines = text.trim().split('\r\n');
+    expect(lines).toHaveLength(1 + 6);
+    expect(lines.find((line) => line.startsWith('"lamp, red"'))).toMatch(/,D1,1,/u);
+  });
+});
+
+describe('the documents', () => {
+  it('show a circuit file that is taken and solves', () => {
+    const page = fs.readFileSync('docs/formats/circuit.md', 'utf8');
+    const circuit = parseCircuit(/```json\n([\s\S]*?)```/u.exec(page)![1]!);
+    if (!circuit.ok) throw new Error(JSON.stringify(circuit.findings));
+    const solved = solve(circuit.value);
+    expect(solved.ok && solved.value.parts['D1']!.amps).toBeCloseTo(8.8505e-3, 6);
+  });
+
+  it('name every kind of part there is', async () => {
+    const page = fs.readFileSync('docs/formats/circuit.md', 'utf8');
+    const { circuitSchema } = await import('@/core');
+    const known = JSON.stringify(
+      (await import('zod')).z.toJSONSchema(circuitSchema, { io: 'input', unrepresentable: 'any' }),
+    );
+    for (const [, kind] of known.matchAll(/"const":"(\w+)"/gu)) {
+      if (kind !== 'amps' && kind !== 'volts') expect(page).toMatch(new RegExp(`^\\| ${kind} +\\|`, 'mu'));
+    }
+  });
+});
