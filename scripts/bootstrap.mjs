@@ -9,6 +9,16 @@ import { fileURLToPath } from 'node:url';
 export const ROOT = path.dirname(path.dirname(fileURLToPath(import.meta.url)));
 const STAMP = path.join(ROOT, 'node_modules', '.mivvet-lock');
 export const CHROMIUM = '/usr/bin/chromium';
+/** Chromium without a screen, a sandbox of its own, or anything to fetch. */
+export const CHROMIUM_FLAGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
 
 /** Installs the packages of the lock file unless exactly those are there. */
 export function installPackages() {

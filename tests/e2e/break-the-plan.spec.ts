@@ -1,33 +1,18 @@
 import { expect, test, type Page } from '@playwright/test';
+import { HALF_BOARD, holeOf } from '@/core';
+import { at } from '@/features/plan/geometry';
 import { openStage, saved, spaced, startLesson } from './helpers';
 
 const verdict = (page: Page) => page.locator('.what-happens');
 
-/** The place of a hole on the screen, from the drawing's own scale. */
+/** The place of a hole on the screen: its place in the drawing, by the drawing's own scale. */
 async function hole(page: Page, name: string): Promise<{ x: number; y: number }> {
-  return page.evaluate((wanted) => {
+  const place = at(holeOf(HALF_BOARD, name)!);
+  return page.evaluate(({ x, y }) => {
     const svg = document.querySelector<SVGSVGElement>('.board-panel svg.board')!;
-    const columns: Record<string, number> = {
-      'L+': 0,
-      'L-': 1,
-      a: 3,
-      b: 4,
-      c: 5,
-      d: 6,
-      e: 7,
-      f: 10,
-      g: 11,
-      h: 12,
-      i: 13,
-      j: 14,
-    };
-    const [, column, row] = /^([a-j]|[LR][+-])(\d+)$/u.exec(wanted)!;
-    const point = svg.createSVGPoint();
-    point.x = (columns[column!]! + 1.1) * 18;
-    point.y = (Number(row) + 1.7) * 18;
-    const at = point.matrixTransform(svg.getScreenCTM()!);
-    return { x: at.x, y: at.y };
-  }, name);
+    const point = new DOMPoint(x, y).matrixTransform(svg.getScreenCTM()!);
+    return { x: point.x, y: point.y };
+  }, place);
 }
 
 async function drag(page: Page, from: string, to: string): Promise<void> {
