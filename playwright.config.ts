@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test';
-import { CHROMIUM, CHROMIUM_FLAGS } from './scripts/bootstrap.mjs';
+import chromium from './scripts/chromium.json';
 
 const PORT = 4270;
 
@@ -21,8 +21,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     trace: 'retain-on-failure',
     launchOptions: {
-      executablePath: CHROMIUM,
-      args: CHROMIUM_FLAGS,
+      executablePath: chromium.path,
+      args: chromium.flags,
     },
   },
   webServer: {

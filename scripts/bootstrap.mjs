@@ -8,17 +8,8 @@ import { fileURLToPath } from 'node:url';
 
 export const ROOT = path.dirname(path.dirname(fileURLToPath(import.meta.url)));
 const STAMP = path.join(ROOT, 'node_modules', '.mivvet-lock');
-export const CHROMIUM = '/usr/bin/chromium';
-/** Chromium without a screen, a sandbox of its own, or anything to fetch. */
-export const CHROMIUM_FLAGS = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-];
+/** Chromium without a screen, a sandbox of its own, or anything to fetch; the interface tests read it too. */
+export const CHROMIUM = JSON.parse(readFileSync(path.join(ROOT, 'scripts', 'chromium.json'), 'utf8'));
 
 /** Installs the packages of the lock file unless exactly those are there. */
 export function installPackages() {
@@ -33,7 +24,7 @@ export function installPackages() {
 
 /** Installs Debian's Chromium when it is missing. */
 export function installChromium() {
-  if (existsSync(CHROMIUM)) return;
+  if (existsSync(CHROMIUM.path)) return;
   say('Installing Chromium …');
   const asRoot = process.getuid?.() === 0 ? [] : ['sudo'];
   const apt = (...args) =>

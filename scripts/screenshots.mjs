@@ -2,7 +2,7 @@
 // MIVVET_URL says where (default http://127.0.0.1:4173); names given as arguments take only those.
 import { chromium } from '@playwright/test';
 import path from 'node:path';
-import { CHROMIUM, CHROMIUM_FLAGS, ROOT } from './bootstrap.mjs';
+import { CHROMIUM, ROOT } from './bootstrap.mjs';
 
 const BASE = process.env.MIVVET_URL ?? 'http://127.0.0.1:4173';
 const OUT = process.env.MIVVET_SHOTS ?? path.join(ROOT, 'docs', 'screenshots');
@@ -35,7 +35,7 @@ const VIEWS = [
 ];
 
 const only = process.argv.slice(2);
-const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS });
+const browser = await chromium.launch({ executablePath: CHROMIUM.path, args: CHROMIUM.flags });
 for (const { name, at, act, size } of VIEWS) {
   if (only.length && !only.includes(name)) continue;
   const page = await browser.newPage({ viewport: size ?? { width: 1280, height: 800 } });
