@@ -48,7 +48,7 @@ module.exports = {
     {
       name: 'screens-reach-the-server-by-actions',
       severity: 'error',
-      from: { path: '^src/features/', pathNot: '(actions|files)\\.ts$' },
+      from: { path: '^src/features/', pathNot: '(actions|files|\\.test)\\.tsx?$' },
       to: { path: '^src/server/', dependencyTypesNot: ['type-only'] },
     },
     {
