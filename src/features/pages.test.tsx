@@ -96,6 +96,18 @@ describe('the check sheet', () => {
   });
 });
 
+describe('the kit', () => {
+  it('tells the very loss rates that its spares were counted with', () => {
+    const sheet = sheetWith();
+    const page = text(<KitStage sheet={sheet} style={DEFAULT_STYLE} csvHref="/k" />);
+    for (const { lossRate } of sheet.kit.lines)
+      expect(page).toContain(`${Math.round(lossRate * 100)} % of its`);
+    expect(page).toContain('6 % of its lamps');
+    const usb = sheetWith({ supply: { kind: 'usb', cells: 1, age: 'nominal' } });
+    expect(text(<KitStage sheet={usb} style={DEFAULT_STYLE} csvHref="/k" />)).not.toContain('of its cells');
+  });
+});
+
 describe('the margin of a lesson', () => {
   const margin = (more: Partial<Parameters<typeof StageMargin>[0]> = {}) =>
     text(

@@ -1,4 +1,4 @@
-import { formatPercent, type HouseStyle, type Sheet } from '@/core';
+import { formatPercent, type HouseStyle, type Kit, type Sheet, type StockSpec } from '@/core';
 import { CAUTION_WORDS } from '@/messages/cautions';
 import { stockName } from '@/messages/names';
 import { money } from '@/messages/money';
@@ -75,8 +75,7 @@ export function KitStage({ sheet, style, csvHref }: { sheet: Sheet; style: House
       </table>
       <p className="small-print mt-2">
         Spares: so many that the chance of running out of a part is at most {formatPercent(style.spareRisk)},
-        when a class loses {formatPercent(0.06)} of its lamps, {formatPercent(0.02)} of its resistors and{' '}
-        {formatPercent(0.03)} of its cells and jumpers.
+        when a class loses {lossWords(kit)}.
         {kit.unpriced.length > 0 &&
           ` Not in the store, so without a price: ${kit.lines
             .filter((l) => kit.unpriced.includes(l.key))
@@ -92,4 +91,20 @@ export function KitStage({ sheet, style, csvHref }: { sheet: Sheet; style: House
         ))}
     </section>
   );
+}
+
+const LOST: Readonly<Record<StockSpec['kind'], string>> = {
+  resistor: 'resistors',
+  led: 'lamps',
+  cell: 'cells',
+  holder: 'holders',
+  supply: 'leads',
+  jumper: 'jumpers',
+  board: 'boards',
+};
+
+/** The loss rates that the spares were counted with, as the kit carries them. */
+function lossWords({ lines }: Kit): string {
+  const rates = new Map(lines.map(({ spec, lossRate }) => [LOST[spec.kind], lossRate]));
+  return [...rates].map(([name, rate]) => `${formatPercent(rate)} of its ${name}`).join(', ');
 }
