@@ -16,5 +16,4 @@ export const CAUTION_WORDS: Readonly<Record<CautionCode, string>> = {
   'infrared-unseen': 'Infrared is bright though unseen: look through a phone’s camera, not into the lamp.',
   'warm-resistor': 'The resistor gets hot to touch: leave it alone while the power is on.',
   'never-without-resistor': 'Never without the resistor: the lamp would be ruined at once, and may pop.',
-  'children-data': 'Nicknames or bench numbers only.',
 };

@@ -48,21 +48,16 @@ const SENTENCES: Sentences = {
     `${volts(supply)} cannot push the wanted current through a ${lampName(lamp)} lamp, which needs ${volts(needVolts)}: it would get ${amps(reached)} with no resistor at all. Add a cell, choose a lamp with a lower forward voltage, or ask for less current.`,
   'current-over-limit': ({ amps: a, limit }) =>
     `${amps(a)} is more than this lamp stands (${amps(limit)}). Ask for less.`,
-  'current-too-small': ({ amps: a, floor }) => `${amps(a)} is below ${amps(floor)}: the lamp stays dark.`,
   'no-resistor-in-drawer': ({ ohms, largest }) =>
     `The sum wants ${formatQuantity(ohms, 'Ω')}, and the largest value to choose from is ${formatOhms(largest)}. Take values from a whole series, or add one to the store.`,
   'little-headroom': ({ volts: v, share }) =>
     `Only ${volts(v)} (${formatPercent(share)} of the supply) is left for the resistor, so a slightly different lamp or cell moves the current a lot.`,
-  'rating-exceeded': ({ watts: w, rating }) => `${watts(w)} is over the rating of ${watts(rating)}.`,
   'runs-hot': ({ watts: w, part }) =>
     `${partName(part)} turns ${watts(w)} into heat at the highest supply: a ¼ W part gets hot to touch. Use a larger rating or a lower supply.`,
   'over-drawn-cell': ({ amps: a }) =>
     `${amps(a)} is a lot for a coin cell: it sags within minutes. 1 to 3 mA suit it.`,
-  'nearest-over-limit': ({ ohms, amps: a }) =>
-    `The nearest value, ${formatOhms(ohms)}, would let ${amps(a)} through.`,
   'assumed-figure': ({ lamp, origin }) =>
     `The forward voltage of the ${lampName(lamp)} lamp comes from the ${origin === 'table' ? 'colour table' : origin}. Measure one lamp of the batch, or read the bag, to be sure of its chip.`,
-  'unstocked-value': ({ ohms }) => `${formatOhms(ohms)} is not in the store.`,
   'hole-missing': ({ hole, part }) => `The board has no hole ${holeName(hole)} for ${partName(part)}.`,
   'hole-taken': ({ hole, part, other }) =>
     part === other
@@ -93,7 +88,6 @@ const SENTENCES: Sentences = {
   'no-resistor': ({ part }) => `There is a wire where ${partName(part)} belongs: nothing limits the current.`,
   'reading-implausible': ({ typed, limit, unit, perhaps }) =>
     `“${typed}” is more than anything here can show (${formatQuantity(limit, unit as Unit)}). Perhaps ${formatQuantity(perhaps, unit as Unit)}?`,
-  'reading-unit': ({ typed, unit }) => `“${typed}” is not in ${unit}.`,
   'csv-columns': ({ wanted, found }) =>
     `The list has the columns “${found}”. It wants ${wanted}, or one nickname a line.`,
   'csv-row': ({ row, problem }) => `Line ${row} ${problem}.`,

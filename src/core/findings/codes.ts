@@ -26,15 +26,11 @@ export interface FindingData {
   'supply-too-high': { volts: number; limit: number };
   'cannot-light': { supply: number; lampVolts: number; lamp: string; amps: number; needVolts: number };
   'current-over-limit': { amps: number; limit: number };
-  'current-too-small': { amps: number; floor: number };
   'no-resistor-in-drawer': { ohms: number; largest: number };
   'little-headroom': { volts: number; share: number };
-  'rating-exceeded': { watts: number; rating: number };
   'runs-hot': { watts: number; rating: number; part: string };
   'over-drawn-cell': { amps: number };
-  'nearest-over-limit': { ohms: number; amps: number };
   'assumed-figure': { lamp: string; origin: string };
-  'unstocked-value': { ohms: number };
   // boards
   'hole-missing': { hole: string; part: string };
   'hole-taken': { hole: string; part: string; other: string };
@@ -55,7 +51,6 @@ export interface FindingData {
   'no-resistor': { part: string };
   // readings
   'reading-implausible': { typed: string; value: number; limit: number; unit: string; perhaps: number };
-  'reading-unit': { typed: string; unit: string };
   // lists that come in
   'csv-columns': { wanted: string; found: string };
   'csv-row': { row: number; problem: string };

@@ -15,7 +15,6 @@ export const CAUTION_CODES = [
   'infrared-unseen',
   'warm-resistor',
   'never-without-resistor',
-  'children-data',
 ] as const;
 export type CautionCode = (typeof CAUTION_CODES)[number];
 
