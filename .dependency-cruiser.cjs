@@ -8,6 +8,7 @@ const ORDER = [
   'circuit',
   'solver',
   'tolerance',
+  'answers',
   'board',
   'patterns',
   'assembly',

@@ -31,6 +31,11 @@ const VIEWS = [
   { name: 'store', at: '/store' },
   { name: 'group', at: '/classes/1' },
   { name: 'house-style', at: '/settings' },
+  {
+    name: 'circuit',
+    at: '/circuits',
+    act: (page) => page.getByLabel('From the harbour').selectOption('buoy'),
+  },
   { name: 'printed-card', at: '/print/1/card' },
 ];
 

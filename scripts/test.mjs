@@ -1,5 +1,5 @@
 // npm test: installs what is missing, Chromium included, and runs everything: formatting, lint, types, import
-// rules, unit tests, the build, and the real interface. Closes with the totals on a line of their own.
+// rules, docs/validation.md, unit tests, the build, and the real interface. Closes with the totals on a line of their own.
 // `npm test -- unit` or `-- e2e` runs only that part.
 import { spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
@@ -67,6 +67,7 @@ if (only !== 'e2e') {
   check('types of the core', 'typescript/bin/tsc', '-p', 'src/core');
   check('types', 'typescript/bin/tsc', '-p', '.');
   check('import rules', 'dependency-cruiser/bin/dependency-cruise.mjs', 'src', 'bench');
+  check('validation', 'tsx/dist/cli.mjs', 'scripts/validation.ts');
   unit();
 }
 if (only !== 'unit' && check('build', 'next/dist/bin/next', 'build')) interfaceTests();

@@ -2,6 +2,7 @@ import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import { nightWatch, outputDriven } from '@/demo/circuits';
 
 const circuit = {
   format: 'mivvet.circuit/1',
@@ -29,6 +30,14 @@ interface Answer {
   parts: Record<string, { volts: number; amps: number; watts: number; pins: Record<string, number> }>;
   checks: { id: string; typical: number; low: number; high: number; unit: string; verdict?: string }[];
   values: number[];
+}
+
+interface RunAnswer {
+  time: number[];
+  nodes: Record<string, number[]>;
+  parts: Record<string, { amps: number[] }>;
+  cycles: Record<string, { period: number; high: number }>;
+  means: Record<string, number>;
 }
 
 const json = (out: string) => JSON.parse(out) as Answer;
@@ -70,6 +79,33 @@ describe('the command line over the core', () => {
     expect(json(out).values).toEqual([3, 4, 5, 6]);
   });
 
+  it('runs a blinker: samples, cycles by output node, and means', () => {
+    const { code, out } = core(
+      ['run', '-', '--for', '3s', '--settle', '500ms', '--samples', '31'],
+      JSON.stringify(outputDriven('bipolar', 9, 47e3, 10e-6)),
+    );
+    expect(code).toBe(0);
+    const { time, nodes, parts, cycles, means } = JSON.parse(out) as RunAnswer;
+    expect([time.length, time[0], time[30]]).toEqual([31, 0, 3]);
+    expect(nodes['c']).toHaveLength(31);
+    expect(parts['R1']!.amps).toHaveLength(31);
+    const high = 47_006 * 10e-6 * Math.log((7.8 - 3) / (7.8 - 6));
+    expect(cycles['out']!.high / high).toBeCloseTo(1, 3);
+    expect(means['B1']!).toBeLessThan(-5e-3);
+  });
+
+  it('gives the state from dark, and says when lit there is another', () => {
+    const { out } = core(['solve', '-'], JSON.stringify(nightWatch()));
+    expect(JSON.parse(out)).toMatchObject({ alsoStable: true });
+    expect(json(out).parts['D1']!.amps).toBeLessThan(1e-5);
+    expect(JSON.parse(core(['solve', file]).out)).not.toHaveProperty('alsoStable');
+  });
+
+  it('sends a timer without rest to run, with exit 3', () => {
+    const { code, err } = core(['solve', '-'], JSON.stringify(outputDriven('cmos', 5, 1e4, 1e-6)));
+    expect([code, err.trim()]).toEqual([3, 'U1: no state of rest is consistent; it oscillates, use run.']);
+  });
+
   it('does the board sum', () => {
     const { out } = core(['resistor', '--supply', '4.8', '--vf', '1.95', '--amps', '12mA']);
     expect(JSON.parse(out)).toMatchObject({
@@ -77,6 +113,66 @@ describe('the command line over the core', () => {
       bands: ['red', 'violet', 'brown', 'gold'],
       rating: 0.125,
     });
+  });
+
+  it('answers questions: a value, a time, battery hours', () => {
+    const sought = core([
+      'seek',
+      file,
+      '--vary',
+      'R1.ohms',
+      '--from',
+      '1',
+      '--to',
+      '1e6',
+      '--check',
+      'lamp current',
+      '--target',
+      '0.01',
+    ]);
+    const { value } = JSON.parse(sought.out) as { value: number };
+    const at = {
+      ...circuit,
+      parts: circuit.parts.map((part) => (part.id === 'R1' ? { ...part, ohms: value } : part)),
+    };
+    expect(json(core(['solve', '-'], JSON.stringify(at)).out).parts['D1']!.amps).toBeCloseTo(0.01, 9);
+    const { choices } = JSON.parse(
+      core(['timing', '--form', 'standard', '--supply', '9V', '--period', '1.2s']).out,
+    ) as {
+      choices: { error: number }[];
+    };
+    expect(choices).toHaveLength(12);
+    expect(Math.abs(choices[0]!.error)).toBeLessThan(0.02);
+    const { toEmpty } = JSON.parse(
+      core(['battery', file, '--battery', 'aa-alkaline', '--cells', '3', '--lamp', 'D1']).out,
+    ) as {
+      toEmpty: number;
+    };
+    expect(toEmpty).toBeGreaterThan(150);
+  });
+
+  it('answers for gauges and sensors, or says why not', () => {
+    const gauge = JSON.parse(core(['gauge', file, '--amps', '5mA', '--to', '9 V']).out) as {
+      lamps: { volts: number }[];
+    };
+    expect(gauge.lamps[0]!.volts).toBeGreaterThan(2.5);
+    expect(
+      core([
+        'trim',
+        file,
+        '--sensor',
+        'R1',
+        '--trim',
+        'R1',
+        '--check',
+        'across R1',
+        '--target',
+        '1',
+      ]).err.trim(),
+    ).toBe('R1 is no light sensor of this circuit. Name one that is.');
+    expect(core(['timing', '--form', 'output-driven', '--supply', '3.3V', '--hertz', '440Hz']).err).toContain(
+      'stalls high',
+    );
   });
 
   it('refuses with one line and exit 2', () => {
@@ -94,6 +190,9 @@ describe('the command line over the core', () => {
       '--supply: “x” is not a figure in V.',
     ]);
     expect(refused(['sweep', file, '--vary', 'B1', '--from', '1', '--to', '2'])[0]).toBe(2);
+    expect(refused(['run', file])[0]).toBe(2);
+    expect(refused(['run', file, '--for', '2 V'])).toEqual([2, '--for: “2 V” is not a figure in s.']);
+    expect(refused(['run', file, '--for', '1s', '--settle', '2s'])[0]).toBe(2);
     expect(refused(['bands', file, '--samples', '0.5'])[0]).toBe(2);
     expect(refused(['bands', file, '--check', 'nothing=3'])[0]).toBe(2);
   });

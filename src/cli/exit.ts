@@ -11,7 +11,12 @@ export class Exit extends Error {
   }
 }
 
-const UNSOLVED: readonly Finding['code'][] = ['floating-nodes', 'sources-at-odds', 'did-not-settle'];
+const UNSOLVED: readonly Finding['code'][] = [
+  'floating-nodes',
+  'sources-at-odds',
+  'did-not-settle',
+  'oscillates',
+];
 
 /** The value of an outcome, or the end of the program with one line that says why there is none. */
 export function valueOf<T>(outcome: Outcome<T>): T {

@@ -34,3 +34,25 @@ export function quantityOption(name: string, text: string, unit: Unit): number {
   if (!figure.ok) throw new Exit(2, `--${name}: “${text}” is not a figure in ${unit}.`);
   return figure.value;
 }
+
+/** An option that is a list of figures: `1k, 4k7`. */
+export function quantitiesOption(name: string, text: string, unit: Unit): number[] {
+  return text
+    .split(/[,;\s]+/u)
+    .filter((item) => item !== '')
+    .map((item) => quantityOption(name, item, unit));
+}
+
+/** An option that is one of a few words. */
+export function oneOf<T extends string>(name: string, text: string, words: readonly T[]): T {
+  const found = words.find((word) => word === text);
+  if (found === undefined) throw new Exit(2, `--${name} “${text}” must be one of ${words.join(', ')}.`);
+  return found;
+}
+
+/** An option that names a field of a part. */
+export function partField(name: string, text: string): { part: string; field: string } {
+  const dot = text.lastIndexOf('.');
+  if (dot < 1) throw new Exit(2, `--${name} “${text}” must be PART.FIELD.`);
+  return { part: text.slice(0, dot), field: text.slice(dot + 1) };
+}

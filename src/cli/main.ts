@@ -1,16 +1,34 @@
 import { Command, CommanderError } from 'commander';
+import { batteryCommand } from './battery';
 import { bandsCommand } from './bands';
 import { Exit } from './exit';
+import { gaugeCommand } from './gauge';
 import { resistorCommand } from './resistor';
+import { runCommand } from './run';
+import { seekCommand } from './seek';
 import { solveCommand } from './solve';
 import { sweepCommand } from './sweep';
+import { timingCommand } from './timing';
+import { trimCommand } from './trim';
 
 const program = new Command('core')
   .description('The computing core on circuit files (docs/formats/circuit.md). FILE - reads standard input.')
   .exitOverride()
   .showHelpAfterError(false)
   .configureOutput({ writeErr: (text) => process.stderr.write(text.replace(/^error: /u, '')) });
-for (const add of [solveCommand, sweepCommand, bandsCommand, resistorCommand]) add(program);
+const commands = [
+  solveCommand,
+  sweepCommand,
+  runCommand,
+  bandsCommand,
+  resistorCommand,
+  seekCommand,
+  timingCommand,
+  trimCommand,
+  gaugeCommand,
+  batteryCommand,
+];
+for (const add of commands) add(program);
 
 try {
   program.parse();

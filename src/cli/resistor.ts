@@ -1,7 +1,7 @@
 import type { Command } from 'commander';
-import { formatOhms, formatPercent, SERIES_NAMES, seriesResistor, type SeriesName } from '@/core';
+import { formatOhms, formatPercent, SERIES_NAMES, seriesResistor } from '@/core';
 import { Exit, print, valueOf } from './exit';
-import { quantityOption } from './input';
+import { oneOf, quantityOption } from './input';
 
 interface Options {
   supply: string;
@@ -24,13 +24,11 @@ export function resistorCommand(program: Command): void {
       const supply = quantityOption('supply', options.supply, 'V');
       const vf = quantityOption('vf', options.vf, 'V');
       const amps = quantityOption('amps', options.amps, 'A');
-      const { series, rule } = options;
-      if (!SERIES_NAMES.some((name) => name === series))
-        throw new Exit(2, `--series “${series}” must be one of ${SERIES_NAMES.join(', ')}.`);
-      if (rule !== 'up' && rule !== 'nearest') throw new Exit(2, `--rule “${rule}” must be up or nearest.`);
+      const series = oneOf('series', options.series, SERIES_NAMES);
+      const rule = oneOf('rule', options.rule, ['up', 'nearest']);
       if (!(supply > 0) || !(vf > 0) || !(amps > 0))
         throw new Exit(2, '--supply, --vf and --amps must be above zero.');
-      const found = valueOf(seriesResistor(supply, vf, amps, series as SeriesName, rule));
+      const found = valueOf(seriesResistor(supply, vf, amps, series, rule));
       const left = (supply - vf) / supply;
       const notes = [
         `${formatOhms(found.chosen)} gives ${formatPercent(found.amps / amps)} of the wanted current.`,

@@ -1,7 +1,7 @@
 import type { Command } from 'commander';
 import { sweep } from '@/core';
 import { Exit, print, valueOf } from './exit';
-import { numberOption, readCircuit, wholeOption } from './input';
+import { numberOption, partField, readCircuit, wholeOption } from './input';
 
 interface Options {
   vary: string;
@@ -22,21 +22,13 @@ export function sweepCommand(program: Command): void {
     .option('--steps <count>', 'points, both ends included', '101')
     .option('--log', 'space the points evenly by ratio')
     .action((file: string, options: Options) => {
-      const dot = options.vary.lastIndexOf('.');
-      if (dot < 1) throw new Exit(2, `--vary “${options.vary}” must be PART.FIELD.`);
+      const { part, field } = partField('vary', options.vary);
       const from = numberOption('from', options.from, -1e12, 1e12);
       const to = numberOption('to', options.to, -1e12, 1e12);
       const steps = wholeOption('steps', options.steps, 1, 100_000);
       if (options.log && !(from * to > 0))
         throw new Exit(2, '--log wants --from and --to on one side of zero.');
-      const plan = {
-        part: options.vary.slice(0, dot),
-        field: options.vary.slice(dot + 1),
-        from,
-        to,
-        steps,
-        log: options.log ?? false,
-      };
+      const plan = { part, field, from, to, steps, log: options.log ?? false };
       print(valueOf(sweep(readCircuit(file), plan)));
     });
 }

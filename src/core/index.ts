@@ -53,19 +53,51 @@ export {
   type SupplyChoice,
   type SupplyKind,
 } from './catalogue/supplies';
+export { TIMER_FAMILIES, type TimerFamily } from './catalogue/timers';
+export { TIMING_FORMS, type TimingForm } from './catalogue/timing';
 // devices
 export { Junction, fitSeriesOhms } from './devices/junction';
 // circuit
-export { isKind, partOf, type Circuit, type Part } from './circuit/circuit';
+export { isKind, partOf, withPart, type Check, type Circuit, type Part } from './circuit/circuit';
+export { withField } from './circuit/withField';
+export { isProblem, type FieldProblem } from './devices/device';
+export { KINDS, type Kind } from './devices/index';
 export { circuitSchema } from './circuit/schema';
 export { circuitFile, circuitFrom, parseCircuit } from './formats/circuit/parse';
 // solver
 export { solve, type Solved } from './solver/solve';
 export { newtonBench } from './solver/newtonBench';
 export { sweep, type Sweep } from './solver/sweep';
+export { run } from './solver/run/run';
+export { RUN_DEFAULTS, type RunPlan } from './solver/run/plan';
+export type { Run } from './solver/run/passage';
+export type { Cycle } from './solver/run/cycles';
 // tolerance
-export { BAND_DEFAULTS, bands, type Band, type BandOptions } from './tolerance/bands';
+export {
+  BAND_DEFAULTS,
+  bands,
+  bandsOf,
+  drawSlice,
+  type Band,
+  type BandOptions,
+  type Draws,
+} from './tolerance/bands';
+export { histogram, type Histogram } from './tolerance/histogram';
+export type { Slice } from './tolerance/sample';
 export { drawn } from './tolerance/draw';
+// answers
+export { batteryLifeOf, DIM_AMPS, type BatteryLife } from './answers/battery';
+export { resistorForCurrent, type ResistorAnswer } from './answers/resistor';
+export { seek, type Wish } from './answers/seek';
+export { thresholds, type Threshold } from './answers/thresholds';
+export {
+  timingChoices,
+  type TimingCaution,
+  type TimingChoice,
+  type TimingDrawer,
+  type TimingWish,
+} from './answers/timing';
+export { trimRange, type TrimRange } from './answers/trim';
 // board
 export { boardHoles, BOARD_WIDTH, HALF_BOARD, holeOf, type Hole, type HoleName } from './board/geometry';
 export {

@@ -19,7 +19,9 @@ const watts = (w: number) => formatQuantity(w, 'W', 2);
 const SENTENCES: Sentences = {
   'empty-figure': ({ unit }) => `Nothing is typed yet. Type a figure in ${unit}.`,
   'not-a-figure': ({ typed, unit }) =>
-    `“${typed}” is not a figure. Type it as the trade does: ${exampleOf(unit)}.`,
+    unit === ''
+      ? `“${typed}” is not a number. Type it in digits: 0.25 or 200.`
+      : `“${typed}” is not a figure. Type it as the trade does: ${exampleOf(unit)}.`,
   'ambiguous-comma': ({ typed }) =>
     `“${typed}” could mean thousands or decimals. Use a point, or write k for thousands.`,
   'wrong-unit': ({ typed, given, unit }) =>
@@ -40,6 +42,18 @@ const SENTENCES: Sentences = {
   'sources-at-odds': ({ parts }) => `${parts} would force two voltages between the same points.`,
   'did-not-settle': ({ nodes, residual }) =>
     `The circuit did not settle: ${amps(residual)} is left over at ${nodes}. No figure is given.`,
+  oscillates: ({ parts }) => `${parts}: no state of rest is consistent; it oscillates, use run.`,
+  'run-too-long': ({ seconds, steps }) =>
+    `After ${steps} steps the run has come no further than ${formatQuantity(seconds, 's')}. Ask for a shorter time, or slow the fastest source.`,
+  'out-of-reach': ({ check, target, low, high, unit }) =>
+    `${check} never reads ${formatQuantity(target, unit as Unit)}: over the whole range it goes from ${formatQuantity(low, unit as Unit)} to ${formatQuantity(high, unit as Unit)}.`,
+  'not-of-kind': ({ part, kind }) => `${part} is no ${kind} of this circuit. Name one that is.`,
+  'timer-stalls': ({ volts: v, limit }) =>
+    `On ${volts(v)} the high output of this chip stays below two thirds of the supply: it stalls high. It needs more than ${volts(limit)}, or the standard circuit, or a CMOS chip.`,
+  'duty-out-of-reach': ({ duty, low, high }) =>
+    `A duty of ${formatPercent(duty)} is outside what this circuit can do: above ${formatPercent(low)} and below ${formatPercent(high)}.`,
+  'nothing-to-choose': ({ what }) => `There is no ${what} to choose from. Name at least one value.`,
+  'no-battery': ({ part }) => `${part} does not run down: choose a battery.`,
   'mains-refused': ({ volts: v }) =>
     `${volts(v)} can only be mains, and nothing here connects to mains. Plan the lamp on batteries, USB or an isolated supply of up to 24 V instead.`,
   'supply-too-high': ({ volts: v, limit }) =>
@@ -123,6 +137,12 @@ export function stripName(strip: string): string {
 export function sentence(finding: Finding): string {
   // One code always goes with its own data; TypeScript cannot see that through the union.
   return (SENTENCES[finding.code] as (data: unknown) => string)(finding.data);
+}
+
+/** The same on a screen that shows the circuit over time as well. */
+export function screenSentence(finding: Finding): string {
+  if (finding.code !== 'oscillates') return sentence(finding);
+  return `With ${finding.data.parts} this circuit never comes to rest, so it has no figure at rest. What it does stands under “Over time”.`;
 }
 
 export function sentences(findings: readonly Finding[]): string {

@@ -12,9 +12,13 @@ export interface PolarityMarks {
 export const POLARITY: Readonly<Record<string, PolarityMarks>> = {
   led: { polarised: true, pins: { anode: 'long-leg', cathode: 'flat-edge' } },
   diode: { polarised: true, pins: { cathode: 'band-end' } },
+  zener: { polarised: true, pins: { cathode: 'band-end' } },
   supply: { polarised: true, pins: { plus: 'red-wire', minus: 'black-wire' } },
   resistor: { polarised: false, pins: {} },
   potentiometer: { polarised: false, pins: {} },
   switch: { polarised: false, pins: {} },
+  inductor: { polarised: false, pins: {} },
+  ldr: { polarised: false, pins: {} },
+  speaker: { polarised: false, pins: {} },
   wire: { polarised: false, pins: {} },
 };

@@ -24,6 +24,8 @@ export interface SupplySource {
   readonly empty?: Volts;
   readonly ohms: Readonly<Record<Age, Ohms>>;
   readonly capacity?: AmpHours;
+  /** Share of the capacity that is spent when it stands at its nominal and its tired volts. */
+  readonly spentAt?: { readonly nominal: number; readonly tired: number };
   readonly cellsMost: number;
   /** How far a supply at its stated age may lie from its volts. */
   readonly tolerance: number;
@@ -35,7 +37,7 @@ const source = (
   style: SupplySource['style'],
   volts: readonly [number, number, number],
   ohms: readonly [number, number],
-  rest: { empty?: number; capacity?: number; cellsMost?: number; tolerance?: number },
+  rest: Partial<Pick<SupplySource, 'empty' | 'capacity' | 'spentAt' | 'cellsMost' | 'tolerance'>>,
 ): SupplySource => ({
   kind,
   style,
@@ -46,31 +48,42 @@ const source = (
   ...rest,
 });
 
+/** How unloaded volts fall as charge is drawn, by chemistry: assumed shapes, as the table states only their volts. */
+const ALKALINE = { nominal: 0.1, tired: 0.7 };
+const NICKEL = { nominal: 0.4, tired: 0.85 };
+const LITHIUM = { nominal: 0.15, tired: 0.85 };
+const LEAD = { nominal: 0.55, tired: 0.75 };
+
 /** The supply table that ships with the product: fresh, nominal, tired volts; fresh and tired ohms. */
 export const SUPPLIES: Readonly<Record<SupplyKind, SupplySource>> = {
   'aa-alkaline': source('aa-alkaline', 'cell', [1.6, 1.5, 1.2], [0.15, 0.5], {
     empty: 0.9,
     capacity: 2.4,
+    spentAt: ALKALINE,
     cellsMost: 8,
   }),
   'aaa-alkaline': source('aaa-alkaline', 'cell', [1.6, 1.5, 1.2], [0.25, 0.7], {
     empty: 0.9,
     capacity: 1.0,
+    spentAt: ALKALINE,
     cellsMost: 8,
   }),
   'aa-nimh': source('aa-nimh', 'cell', [1.35, 1.2, 1.15], [0.03, 0.06], {
     empty: 1.0,
     capacity: 2.0,
+    spentAt: NICKEL,
     cellsMost: 10,
   }),
   'block-9v': source('block-9v', 'cell', [9.5, 9.0, 7.5], [1.7, 6], {
     empty: 6.0,
     capacity: 0.5,
+    spentAt: ALKALINE,
     cellsMost: 2,
   }),
   'coin-20mm': source('coin-20mm', 'cell', [3.2, 3.0, 2.7], [12, 40], {
     empty: 2.0,
     capacity: 0.22,
+    spentAt: LITHIUM,
     cellsMost: 2,
   }),
   usb: source('usb', 'port', [5.1, 5.0, 4.75], [0.2, 0.2], {}),
@@ -79,6 +92,7 @@ export const SUPPLIES: Readonly<Record<SupplyKind, SupplySource>> = {
   'lead-acid-12v': source('lead-acid-12v', 'accumulator', [12.75, 12.0, 11.5], [0.02, 0.02], {
     empty: 10.5,
     capacity: 7,
+    spentAt: LEAD,
   }),
   bench: source('bench', 'bench', [5, 5, 5], [0, 0], { tolerance: 0.02 }),
 };

@@ -1,8 +1,8 @@
 import type { MeterFigures } from '../catalogue/meter';
 import { isKind, type Circuit } from '../circuit/circuit';
 import type { Checkpoint } from '../patterns/pattern';
-import { workbench } from '../solver/solve';
-import { probe, sample } from '../tolerance/bands';
+import { solve } from '../solver/solve';
+import { drawSlice } from '../tolerance/bands';
 import { faultsOf, type Candidate, type FaultContext, type FaultCode, type FaultData } from './faults';
 import { meterOhms, withMeter, withMeterAt, withVoltChecks } from './probes';
 
@@ -57,10 +57,8 @@ export function faultDictionary(
 
 function currentOf(circuit: Circuit): number {
   const supply = circuit.parts.find((part) => isKind(part, 'supply'));
-  const bench = workbench(circuit);
-  if (!supply || !bench.ok || !bench.value.point.solve().converged) return 0;
-  const check = { id: 'amps', measure: 'amps', part: supply.id } as const;
-  return Math.abs(probe(bench.value.compiled, check)());
+  const solved = solve(circuit);
+  return supply && solved.ok ? Math.abs(solved.value.parts[supply.id]!.amps) : 0;
 }
 
 /**
@@ -108,12 +106,9 @@ function acrossLamp(
   return withMeter(circuit, lamp.pins['anode']!, lamp.pins['cathode']!, point.id, burden);
 }
 
-function draws(circuit: Circuit, samples: number, seed: number): Float64Array[] | undefined {
-  const bench = workbench(circuit);
-  if (!bench.ok) return undefined;
-  const probes = circuit.checks.map((check) => probe(bench.value.compiled, check));
-  const { values, unsettled } = sample(bench.value, probes, samples, seed);
-  return unsettled > 0 ? undefined : values;
+function draws(circuit: Circuit, samples: number, seed: number): readonly Float64Array[] | undefined {
+  const slice = drawSlice(circuit, seed, 0, samples);
+  return slice.ok && slice.value.unsettled === 0 ? slice.value.values : undefined;
 }
 
 function signature(candidate: Candidate, figures: readonly Float64Array[]): Signature {

@@ -4,12 +4,12 @@ import { accepted, type Outcome } from '../findings/finding';
 import type { Checkpoint } from '../patterns/pattern';
 import { solve } from '../solver/solve';
 import { bands, type Band, type BandOptions } from '../tolerance/bands';
+import { histogram, type Histogram } from '../tolerance/histogram';
 import { meterOhms, withMeterAt, withVoltChecks } from './probes';
 
 /** What a right build reads at one checkpoint, and how the draws lie. */
 export interface Expected extends Band {
-  /** Share of the draws in each of equal bins from `from` to `to`. */
-  readonly histogram: { readonly from: number; readonly to: number; readonly shares: readonly number[] };
+  readonly histogram: Histogram;
   /** Ohms that the meter itself adds, for a current in series. */
   readonly burden?: number;
 }
@@ -20,8 +20,6 @@ export interface Expectation {
   readonly seed: number;
   readonly unsettled: number;
 }
-
-const BINS = 32;
 
 /**
  * Typical, 95 % band and worst corners at every checkpoint of a circuit; currents with the meter's burden in series.
@@ -59,15 +57,4 @@ export function expectedReadings(
 function openAmps(circuit: Circuit, point: Extract<Checkpoint, { measure: 'amps' }>): number {
   const solved = solve(circuit);
   return solved.ok ? Math.abs(solved.value.parts[point.part]?.amps ?? 0) : 0;
-}
-
-function histogram(sorted: Float64Array): Expected['histogram'] {
-  const from = sorted[0] ?? 0;
-  const to = sorted[sorted.length - 1] ?? 0;
-  const shares = new Array<number>(BINS).fill(0);
-  const width = (to - from) / BINS || 1;
-  for (const value of sorted) {
-    shares[Math.min(BINS - 1, Math.floor((value - from) / width))]! += 1 / sorted.length;
-  }
-  return { from, to, shares };
 }

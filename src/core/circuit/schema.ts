@@ -7,9 +7,10 @@ export const CIRCUIT_BYTES = 1024 * 1024;
 const name = z.string().min(1, 'must not be empty').max(80, 'is longer than 80 characters');
 
 function partSchema(kind: Kind) {
-  const device = DEVICES[kind];
-  const pins = z.strictObject(Object.fromEntries(device.pins.map((pin) => [pin, name])));
-  return z.strictObject({ id: name, kind: z.literal(kind), pins, ...device.fields });
+  const device: { pins: readonly string[]; optionalPins?: readonly string[] } = DEVICES[kind];
+  const pinName = (pin: string) => (device.optionalPins?.includes(pin) ? name.optional() : name);
+  const pins = z.strictObject(Object.fromEntries(device.pins.map((pin) => [pin, pinName(pin)])));
+  return z.strictObject({ id: name, kind: z.literal(kind), pins, ...DEVICES[kind].fields });
 }
 
 type PartSchema = ReturnType<typeof partSchema>;

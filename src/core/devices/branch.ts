@@ -1,20 +1,24 @@
 import type { Equations, Instance, Wiring } from './device';
-import { stampOhmsBranch } from './stamps';
+import { BranchStamp } from './stamps';
 
-/** A two-pin part that keeps (va − vb) = ohms·i: ohms near zero are as exact as large ones. */
-export function ohmsBranchInstance(ohms: number, at: Wiring): Instance {
-  const [a, b] = [at.nodes[0]!, at.nodes[1]!];
+/** A two-pin part that keeps (va − vb) = ohms·i + emf: ohms near zero are as exact as large ones. */
+export function ohmsBranchInstance(
+  at: Wiring,
+  ohms: number,
+  emf: (eq: Equations) => number = () => 0,
+): Pick<Instance, 'stamp' | 'currents'> & { setOhms(value: number): void } {
+  const branch = new BranchStamp(at, at.nodes[0]!, at.nodes[1]!, at.branch);
   let value = ohms;
   return {
-    stamp(eq: Equations) {
-      stampOhmsBranch(eq, a, b, at.branch, value, 0);
+    stamp(eq) {
+      branch.ohmic(eq, value, emf(eq));
     },
     currents(x, out) {
       out[0] = x[at.branch]!;
       out[1] = -x[at.branch]!;
     },
-    set(_index, drawn) {
-      value = drawn;
+    setOhms(set) {
+      value = set;
     },
   };
 }

@@ -2,9 +2,10 @@ import { LIMITS } from '../numerics/limits';
 import { wrightOmega } from '../numerics/omega';
 import { THERMAL_VOLTS } from '../quantities/constants';
 import type { Amps, Ohms, Volts } from '../quantities/units';
-import type { Equations, Instance, Wiring } from './device';
+import type { Instance, Wiring } from './device';
 import { quantityField, shareField } from './fields';
-import { stampCurrent } from './stamps';
+import { StepLimit } from './limiting';
+import { ConductanceStamp } from './stamps';
 
 /** Looked up once: these stand in the innermost loops. */
 const { max, log, expm1, log1p } = Math;
@@ -52,9 +53,9 @@ export function mergeJunction(
 export class Junction {
   amps = 0;
   siemens = 0;
-  private readonly unit: number;
+  readonly unit: number;
   private readonly rs: number;
-  private saturation = 0;
+  saturation = 0;
   private offset = 0;
 
   constructor(private readonly figures: JunctionFigures) {
@@ -97,22 +98,33 @@ export function fitSeriesOhms(
   return max(0, (second.volts - first.volts - curved) / (second.amps - first.amps));
 }
 
-/** A two-pin part that is one junction, anode first. */
-export function junctionInstance(figures: JunctionFigures, at: Wiring): Instance {
-  const junction = new Junction(figures);
+/**
+ * A two-pin part that is one junction, anode first.
+ *
+ * @param inside ohms in series that are built into the part, beside the junction's own
+ */
+export function junctionInstance(figures: JunctionFigures, at: Wiring, inside: Ohms = 0): Instance {
+  const drop = inside * figures.at;
+  const junction = new Junction({ ...figures, rs: figures.rs + inside, vf: figures.vf + drop });
   const [anode, cathode] = [at.nodes[0]!, at.nodes[1]!];
+  const stamp = new ConductanceStamp(at, anode, cathode);
+  const limit = new StepLimit(junction.unit, junction.saturation);
   return {
-    stamp(eq: Equations) {
-      junction.evaluate(eq.x[anode]! - eq.x[cathode]!);
-      stampCurrent(eq, anode, cathode, junction.amps, junction.siemens);
+    stamp(eq) {
+      const volts = eq.x[anode]! - eq.x[cathode]!;
+      const near = limit.near(volts, eq);
+      junction.evaluate(near);
+      stamp.add(eq, junction.amps + junction.siemens * (volts - near), junction.siemens);
     },
     currents(x, out) {
       junction.evaluate(x[anode]! - x[cathode]!);
       out[0] = junction.amps;
       out[1] = -junction.amps;
     },
-    set(_index, vf) {
-      junction.setVf(vf);
+    knobs: {
+      vf(value) {
+        junction.setVf(value + drop);
+      },
     },
   };
 }

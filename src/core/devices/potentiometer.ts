@@ -2,7 +2,7 @@ import { LIMITS } from '../numerics/limits';
 import type { Ohms } from '../quantities/units';
 import { rectangular, type Device } from './device';
 import { quantityField, shareField, toleranceField } from './fields';
-import { stampOhmsBranch } from './stamps';
+import { BranchStamp } from './stamps';
 
 const fields = {
   ohms: quantityField('Ω', 1e-3, 1e9),
@@ -30,21 +30,27 @@ export const potentiometer: Device<'potentiometer', typeof fields, Potentiometer
   spreads: (p) => rectangular('ohms', p.ohms, p.tolerance),
   instance(p, at) {
     const [a, wiper, b] = [at.nodes[0]!, at.nodes[1]!, at.nodes[2]!];
-    const [first, second] = [at.branch, at.branch + 1];
-    let ohms = p.ohms;
+    const [upper, lower] = [at.branch, at.branch + 1];
+    const [above, below] = [new BranchStamp(at, a, wiper, upper), new BranchStamp(at, wiper, b, lower)];
+    let { ohms, position } = p;
     const part = (share: number) => Math.max(ohms * share, LIMITS.idealOhms);
     return {
       stamp(eq) {
-        stampOhmsBranch(eq, a, wiper, first, part(p.position), 0);
-        stampOhmsBranch(eq, wiper, b, second, part(1 - p.position), 0);
+        above.ohmic(eq, part(position), 0);
+        below.ohmic(eq, part(1 - position), 0);
       },
       currents(x, out) {
-        out[0] = x[first]!;
-        out[1] = x[second]! - x[first]!;
-        out[2] = -x[second]!;
+        out[0] = x[upper]!;
+        out[1] = x[lower]! - x[upper]!;
+        out[2] = -x[lower]!;
       },
-      set(_index, drawn) {
-        ohms = drawn;
+      knobs: {
+        ohms(value) {
+          ohms = value;
+        },
+        position(value) {
+          position = value;
+        },
       },
     };
   },

@@ -3,7 +3,7 @@ import type { Ohms, Watts } from '../quantities/units';
 import { ohmsBranchInstance } from './branch';
 import { rectangular, type Device, type Instance, type Wiring } from './device';
 import { ohmsField, quantityField, toleranceField } from './fields';
-import { stampConductance } from './stamps';
+import { ConductanceStamp } from './stamps';
 
 const fields = {
   ohms: ohmsField,
@@ -27,26 +27,33 @@ export const resistor: Device<'resistor', typeof fields, ResistorParams> = {
   resolve: (given) => given,
   branches: (p) => (p.ohms < SMALL_OHMS ? 1 : 0),
   paths: () => [[0, 1]],
+  forces: (p) => (p.ohms === 0 ? { between: [0, 1], volts: 0 } : undefined),
   spreads: (p) => rectangular('ohms', p.ohms, p.tolerance),
-  instance: (p, at) =>
-    p.ohms < SMALL_OHMS
-      ? ohmsBranchInstance(Math.max(p.ohms, LIMITS.idealOhms), at)
-      : conductanceInstance(p.ohms, at),
+  instance: (p, at) => (p.ohms < SMALL_OHMS ? smallOhms(p.ohms, at) : conductanceInstance(p.ohms, at)),
 };
 
-function conductanceInstance(ohms: Ohms, at: Wiring): Instance {
+function smallOhms(ohms: Ohms, at: Wiring): Instance {
+  const branch = ohmsBranchInstance(at, Math.max(ohms, LIMITS.idealOhms));
+  return { ...branch, knobs: { ohms: (value) => branch.setOhms(Math.max(value, LIMITS.idealOhms)) } };
+}
+
+/** Two pins joined by ohms that are never near zero. */
+export function conductanceInstance(ohms: Ohms, at: Wiring): Instance {
   const [a, b] = [at.nodes[0]!, at.nodes[1]!];
+  const stamp = new ConductanceStamp(at, a, b);
   let siemens = 1 / ohms;
   return {
     stamp(eq) {
-      stampConductance(eq, a, b, siemens);
+      stamp.linear(eq, siemens);
     },
     currents(x, out) {
       out[0] = siemens * (x[a]! - x[b]!);
       out[1] = -out[0];
     },
-    set(_index, drawn) {
-      siemens = 1 / drawn;
+    knobs: {
+      ohms(value) {
+        siemens = 1 / value;
+      },
     },
   };
 }

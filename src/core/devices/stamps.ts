@@ -1,51 +1,105 @@
-import type { Equations } from './device';
+import type { Equations, Wiring } from './device';
 
-/** A linear conductance between two nodes. */
-export function stampConductance(eq: Equations, a: number, b: number, siemens: number): void {
-  const { matrix, residual, stride, x } = eq;
-  const amps = siemens * (x[a]! - x[b]!);
-  residual[a]! += amps;
-  residual[b]! -= amps;
-  addDerivative(matrix, stride, a, b, siemens);
+/** A current from one node to another through a part, with its slope by the volts between them. */
+export class ConductanceStamp {
+  private readonly aa: number;
+  private readonly ab: number;
+  private readonly ba: number;
+  private readonly bb: number;
+
+  constructor(
+    at: Wiring,
+    private readonly a: number,
+    private readonly b: number,
+  ) {
+    this.aa = at.entry(a, a);
+    this.ab = at.entry(a, b);
+    this.ba = at.entry(b, a);
+    this.bb = at.entry(b, b);
+  }
+
+  /** A linear conductance. */
+  linear(eq: Equations, siemens: number): void {
+    this.add(eq, siemens * (eq.x[this.a]! - eq.x[this.b]!), siemens);
+  }
+
+  add(eq: Equations, amps: number, siemens: number): void {
+    const { residual, values } = eq;
+    residual[this.a]! += amps;
+    residual[this.b]! -= amps;
+    values[this.aa]! += siemens;
+    values[this.ab]! -= siemens;
+    values[this.ba]! -= siemens;
+    values[this.bb]! += siemens;
+  }
 }
 
-/** A current `amps` into the part at `a` and out at `b`, with slope `siemens` by the volts from a to b. */
-export function stampCurrent(eq: Equations, a: number, b: number, amps: number, siemens: number): void {
-  eq.residual[a]! += amps;
-  eq.residual[b]! -= amps;
-  addDerivative(eq.matrix, eq.stride, a, b, siemens);
+/** A branch current that is an unknown of its own, with one equation weight·(va − vb) − ohms·i − offset = 0. */
+export class BranchStamp {
+  private readonly aI: number;
+  private readonly bI: number;
+  private readonly iA: number;
+  private readonly iB: number;
+  private readonly iI: number;
+
+  constructor(
+    at: Wiring,
+    private readonly a: number,
+    private readonly b: number,
+    private readonly branch: number,
+  ) {
+    this.aI = at.entry(a, branch);
+    this.bI = at.entry(b, branch);
+    this.iA = at.entry(branch, a);
+    this.iB = at.entry(branch, b);
+    this.iI = at.entry(branch, branch);
+  }
+
+  /** The branch current's place in the node equations. */
+  flow(eq: Equations): void {
+    const { residual, values, x } = eq;
+    const amps = x[this.branch]!;
+    residual[this.a]! += amps;
+    residual[this.b]! -= amps;
+    values[this.aI]! += 1;
+    values[this.bI]! -= 1;
+  }
+
+  /** The branch equation. */
+  equation(eq: Equations, weight: number, ohms: number, offset: number): void {
+    const { residual, values, x } = eq;
+    residual[this.branch]! += weight * (x[this.a]! - x[this.b]!) - ohms * x[this.branch]! - offset;
+    values[this.iA]! += weight;
+    values[this.iB]! -= weight;
+    values[this.iI]! -= ohms;
+  }
+
+  /** Flow and equation of ohms with an electromotive force. */
+  ohmic(eq: Equations, ohms: number, emf: number): void {
+    this.flow(eq);
+    this.equation(eq, 1, ohms, emf);
+  }
 }
 
-function addDerivative(matrix: Float64Array, stride: number, a: number, b: number, siemens: number): void {
-  matrix[a * stride + a]! += siemens;
-  matrix[b * stride + b]! += siemens;
-  matrix[a * stride + b]! -= siemens;
-  matrix[b * stride + a]! -= siemens;
-}
+/** How a current from one node to another follows the volts between two others. */
+export class ControlledStamp {
+  private readonly fromPlus: number;
+  private readonly fromMinus: number;
+  private readonly toPlus: number;
+  private readonly toMinus: number;
 
-/** A branch current flowing in at `a` and out at `b`: its place in the node equations. */
-export function stampBranchCurrent(eq: Equations, a: number, b: number, branch: number): void {
-  const { matrix, residual, stride, x } = eq;
-  const amps = x[branch]!;
-  residual[a]! += amps;
-  residual[b]! -= amps;
-  matrix[a * stride + branch]! += 1;
-  matrix[b * stride + branch]! -= 1;
-}
+  constructor(at: Wiring, from: number, to: number, plus: number, minus: number) {
+    this.fromPlus = at.entry(from, plus);
+    this.fromMinus = at.entry(from, minus);
+    this.toPlus = at.entry(to, plus);
+    this.toMinus = at.entry(to, minus);
+  }
 
-/** Branch equation of ohms with an electromotive force: (va − vb) − emf − ohms·i = 0. */
-export function stampOhmsBranch(
-  eq: Equations,
-  a: number,
-  b: number,
-  branch: number,
-  ohms: number,
-  emf: number,
-): void {
-  const { matrix, residual, stride, x } = eq;
-  stampBranchCurrent(eq, a, b, branch);
-  residual[branch]! += x[a]! - x[b]! - emf - ohms * x[branch]!;
-  matrix[branch * stride + a]! += 1;
-  matrix[branch * stride + b]! -= 1;
-  matrix[branch * stride + branch]! -= ohms;
+  /** Adds the slope only; the current itself is stamped where it flows. */
+  add({ values }: Equations, siemens: number): void {
+    values[this.fromPlus]! += siemens;
+    values[this.fromMinus]! -= siemens;
+    values[this.toPlus]! -= siemens;
+    values[this.toMinus]! += siemens;
+  }
 }

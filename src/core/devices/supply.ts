@@ -2,7 +2,7 @@ import { LIMITS } from '../numerics/limits';
 import type { Amps, Ohms, Volts } from '../quantities/units';
 import { rectangular, type Device } from './device';
 import { ohmsField, quantityField, toleranceField } from './fields';
-import { stampBranchCurrent, stampOhmsBranch } from './stamps';
+import { BranchStamp } from './stamps';
 
 const fields = {
   volts: quantityField('V', -1000, 1000),
@@ -26,31 +26,37 @@ export const supply: Device<'supply', typeof fields, SupplyParams> = {
   resolve: (given) => given,
   branches: () => 1,
   paths: () => [[0, 1]],
+  forces: (p) => (p.ohms === 0 && !p.limitAmps ? { between: [0, 1], volts: p.volts } : undefined),
   spreads: (p) => rectangular('volts', p.volts, p.tolerance),
   instance(p, at) {
     const [plus, minus] = [at.nodes[0]!, at.nodes[1]!];
-    const ohms = Math.max(p.ohms, LIMITS.idealOhms);
-    const limit = p.limitAmps ?? Infinity;
+    const branch = new BranchStamp(at, plus, minus, at.branch);
     let emf = p.volts;
+    let ohms = Math.max(p.ohms, LIMITS.idealOhms);
+    let limit = p.limitAmps ?? Infinity;
     return {
       stamp(eq) {
-        const { x, matrix, residual, stride } = eq;
-        const i = x[at.branch]!;
-        const headroom = emf * eq.source + ohms * i - (x[plus]! - x[minus]!);
-        if (limit * eq.source + i < headroom) {
-          stampBranchCurrent(eq, plus, minus, at.branch);
-          residual[at.branch]! += limit * eq.source + i;
-          matrix[at.branch * stride + at.branch]! += 1;
-        } else {
-          stampOhmsBranch(eq, plus, minus, at.branch, ohms, emf * eq.source);
-        }
+        const { x } = eq;
+        const amps = x[at.branch]!;
+        const headroom = emf * eq.source + ohms * amps - (x[plus]! - x[minus]!);
+        branch.flow(eq);
+        if (limit * eq.source + amps < headroom) branch.equation(eq, 0, -1, -limit * eq.source);
+        else branch.equation(eq, 1, ohms, emf * eq.source);
       },
       currents(x, out) {
         out[0] = x[at.branch]!;
         out[1] = -x[at.branch]!;
       },
-      set(_index, drawn) {
-        emf = drawn;
+      knobs: {
+        volts(value) {
+          emf = value;
+        },
+        ohms(value) {
+          ohms = Math.max(value, LIMITS.idealOhms);
+        },
+        limitAmps(value) {
+          limit = value;
+        },
       },
     };
   },

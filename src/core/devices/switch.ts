@@ -9,13 +9,13 @@ export interface SwitchParams {
   readonly closed: boolean;
 }
 
-const open: Instance = {
+/** A part that no current passes. */
+export const NO_CURRENT: Instance = {
   stamp() {},
   currents(_x, out) {
-    out[0] = 0;
-    out[1] = 0;
+    out.fill(0);
   },
-  set() {},
+  knobs: {},
 };
 
 /** Ideal both ways: no ohms closed, no current open. */
@@ -26,6 +26,7 @@ export const switchDevice: Device<'switch', typeof fields, SwitchParams> = {
   resolve: (given) => given,
   branches: (p) => (p.closed ? 1 : 0),
   paths: (p) => (p.closed ? [[0, 1]] : []),
+  forces: (p) => (p.closed ? { between: [0, 1], volts: 0 } : undefined),
   spreads: () => [],
-  instance: (p, at) => (p.closed ? ohmsBranchInstance(LIMITS.idealOhms, at) : open),
+  instance: (p, at) => (p.closed ? { ...ohmsBranchInstance(at, LIMITS.idealOhms), knobs: {} } : NO_CURRENT),
 };

@@ -11,6 +11,7 @@ export const wire: Device<'wire', typeof fields, Record<string, never>> = {
   resolve: () => ({}),
   branches: () => 1,
   paths: () => [[0, 1]],
+  forces: () => ({ between: [0, 1], volts: 0 }),
   spreads: () => [],
-  instance: (_p, at) => ohmsBranchInstance(LIMITS.idealOhms, at),
+  instance: (_p, at) => ({ ...ohmsBranchInstance(at, LIMITS.idealOhms), knobs: {} }),
 };

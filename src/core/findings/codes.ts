@@ -21,6 +21,15 @@ export interface FindingData {
   'floating-nodes': { nodes: string };
   'sources-at-odds': { parts: string };
   'did-not-settle': { nodes: string; residual: number };
+  oscillates: { parts: string };
+  'run-too-long': { seconds: number; steps: number };
+  // questions
+  'out-of-reach': { check: string; target: number; low: number; high: number; unit: string };
+  'not-of-kind': { part: string; kind: string };
+  'timer-stalls': { volts: number; limit: number };
+  'duty-out-of-reach': { duty: number; low: number; high: number };
+  'nothing-to-choose': { what: string };
+  'no-battery': { part: string };
   // sums
   'mains-refused': { volts: number };
   'supply-too-high': { volts: number; limit: number };

@@ -1,7 +1,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import fc from 'fast-check';
-import { randomCircuit } from '../../../tests/support/circuits';
+import { randomCircuit } from '../../../tests/support/randomCircuit';
 import { solve } from '../solver/solve';
 import { singleDefaults } from '../patterns/single/params';
 import { DEFAULT_STYLE } from '../patterns/style';
@@ -72,6 +72,57 @@ describe('circuit files', () => {
     ['a share beyond one', { parts: [{ ...part, tolerance: 2 }] }, 'R1: tolerance must be at most 0.99'],
   ])('refuse %s by part and field', (_name, more, sentence) => {
     expect(refusals(file(more))).toContain(sentence);
+  });
+
+  const two = { pins: { a: 'p', b: '0' } };
+  const junction = { pins: { anode: 'p', cathode: '0' } };
+  const chip = { ground: '0', trigger: 'c', output: 'o', reset: 'p', threshold: 'c', supply: 'p' };
+
+  it.each<[string, object, string]>([
+    ['supply', { pins: { plus: 'p', minus: '0' }, volts: 5000 }, 'volts must be at most 1000 V'],
+    [
+      'potentiometer',
+      { pins: { a: 'p', wiper: 'w', b: '0' }, ohms: 100, position: 2 },
+      'position must be at most 1',
+    ],
+    ['capacitor', { ...two, farads: 0 }, 'farads must be at least 1e-13 F'],
+    ['inductor', { ...two, henries: '3 F' }, 'henries "3 F" is not a figure in H'],
+    ['led', { ...junction, type: 'purple' }, 'type'],
+    ['led', { ...junction, type: 'red', inside: -1 }, 'inside must not be negative'],
+    ['diode', { ...junction, vf: 0.7 }, 'n is missing, and no type is named'],
+    ['zener', { ...junction, vf: 0.7, n: 1.8, rs: 1 }, 'vz is missing, and no type is named'],
+    ['zener', { ...junction, type: 'zener-5v1', rz: 5000 }, 'vz must be more than rz times iz'],
+    ['transistor', { pins: { collector: 'p', base: 'b' } }, 'emitter is missing'],
+    [
+      'transistor',
+      { pins: { collector: 'p', base: 'b', emitter: '0' }, betaF: 0 },
+      'betaF must be at least 1',
+    ],
+    ['timer', { pins: { ...chip, supply: undefined }, family: 'cmos' }, 'supply is missing'],
+    ['timer', { pins: chip }, 'family'],
+    ['ldr', two, 'lux is missing'],
+    ['ldr', { ...two, lux: 5, min: 2e6 }, 'min must not be more than dark'],
+    [
+      'ldr',
+      { ...two, lux: 5, litBy: [{ part: 'D9', luxPerAmp: 1 }] },
+      'litBy names “D9”, which is no lamp here',
+    ],
+    ['switch', { ...two, closed: 'yes' }, 'closed'],
+    ['wire', { ...two, ohms: 1 }, 'ohms is not a known field'],
+    ['speaker', { ...two, ohms: 0 }, 'ohms must be at least 0.1 Ω'],
+    ['pin', { pins: { pin: 'p', ground: '0' }, drive: 'pwm', duty: 1.5 }, 'duty must be at most 1'],
+    ['pin', { pins: { pin: 'p', ground: '0' }, drive: 'fast' }, 'drive'],
+    ['signal', { pins: { plus: 'p', minus: '0' }, shape: 'sine', amplitude: 1 }, 'hertz is missing'],
+  ])('refuse a %s that cannot be', (kind, fields, sentence) => {
+    const found = refusals(file({ parts: [part, { id: 'X1', kind, ...fields }] }));
+    expect(found).toHaveLength(1);
+    expect(found[0]!.startsWith(`X1: ${sentence}`)).toBe(true);
+  });
+
+  it('let a timer do without its control and discharge pins', () => {
+    expect(
+      refusals(file({ parts: [part, { id: 'X1', kind: 'timer', pins: chip, family: 'cmos' }] })),
+    ).toEqual([]);
   });
 
   it('refuse double ids, a ground that is no node, and checks of what is not there', () => {

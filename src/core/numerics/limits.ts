@@ -2,6 +2,8 @@
 export const LIMITS = {
   /** Newton gives up after this many steps, and continuation takes over. */
   newtonSteps: 60,
+  /** Steps after which a stage of a step in time is given up for a shorter one. */
+  stageSteps: 12,
   /** Largest KCL residual, relative to the largest current that flows. */
   residualRelative: 1e-11,
   /** Residual that always counts as settled, in amps: far below what any part here can show. */
@@ -19,4 +21,14 @@ export const LIMITS = {
   shuntEnd: 1e-12,
   /** A pivot below this share of its row's scale is no pivot. */
   pivot: 1e-15,
+  /** A sparse pivot is taken for its few neighbours while it is at least this share of the best one of its column. */
+  pivotChoice: 1e-3,
+  /** A fixed order of pivots is chosen anew when a multiplier has grown by more than this. */
+  pivotGrowth: 1e6,
+  /** Seconds that pass while charges are held at an instant: what a capacitor gains in them is below any figure. */
+  instantSeconds: 1e-15,
+  /** Switchings at one instant after which a circuit is said not to settle. */
+  switchings: 40,
+  /** Steps in time after which a run is given up. */
+  timeSteps: 20_000_000,
 } as const;

@@ -7,6 +7,11 @@ export type Amps = number & { readonly __unit?: 'A' };
 export type Ohms = number & { readonly __unit?: 'Ω' };
 export type Watts = number & { readonly __unit?: 'W' };
 export type Hours = number & { readonly __unit?: 'h' };
+export type Farads = number & { readonly __unit?: 'F' };
+export type Henries = number & { readonly __unit?: 'H' };
+export type Seconds = number & { readonly __unit?: 's' };
+export type Hertz = number & { readonly __unit?: 'Hz' };
+export type Lux = number & { readonly __unit?: 'lx' };
 export type AmpHours = number & { readonly __unit?: 'Ah' };
 
 /** The units a figure may be typed or shown in. */

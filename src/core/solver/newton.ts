@@ -1,6 +1,6 @@
 import type { Compiled } from '../circuit/compile';
 import { LIMITS } from '../numerics/limits';
-import { DenseLu } from '../numerics/lu';
+import { SparseLu } from '../numerics/sparseLu';
 
 /** Looked up once: these stand in the innermost loops. */
 const { abs, max } = Math;
@@ -18,7 +18,7 @@ export interface Settling {
 
 /** Newton's method over one compiled circuit; its memory is made once and used for every solve. */
 export class Newton {
-  private readonly lu: DenseLu;
+  private readonly lu: SparseLu;
   private readonly step: Float64Array;
   private readonly before: Float64Array;
   private readonly pins = new Float64Array(16);
@@ -28,52 +28,99 @@ export class Newton {
   iterations = 0;
 
   constructor(private readonly compiled: Compiled) {
-    this.lu = new DenseLu(compiled.size);
+    this.lu = new SparseLu(compiled.coordinates);
     this.step = new Float64Array(compiled.size + 1);
     this.before = new Float64Array(compiled.size + 1);
   }
 
   /**
-   * Iterates from the x that stands in the equations.
+   * Iterates from the x that stands in the equations, with junctions limited.
    *
-   * @param shunt siemens from every node to ground, for continuation; 0 for the circuit itself
-   * @param damped halves steps that do not lessen the residual
    * @returns whether it settled; x then holds the solution
    */
-  settle(shunt = 0, damped = false): boolean {
+  settle(): boolean {
+    this.compiled.equations.limiting = true;
+    return this.iterate(false, 0);
+  }
+
+  /**
+   * The same with steps halved until the residual is no larger, and no limits of their own in the junctions.
+   *
+   * @param shunt siemens from every node to ground, for continuation; 0 for the circuit itself
+   */
+  settleDamped(shunt = 0): boolean {
+    this.compiled.equations.limiting = false;
+    return this.iterate(true, shunt);
+  }
+
+  /**
+   * A stage of a step in time, from a guess.
+   *
+   * @param enough volts: settled when the last step moved no node by more
+   */
+  settleStage(enough: number): boolean {
+    const { equations } = this.compiled;
+    // Junctions are limited from where the stage before left them: a guess may lie far up their curves.
+    equations.limiting = true;
+    this.shunt = 0;
+    for (let i = 0; i < LIMITS.stageSteps; i++) {
+      this.iterations++;
+      this.stampAll();
+      if (!this.solveStep()) return false;
+      const moved = this.move();
+      if (!(moved < Infinity)) return false;
+      if (moved < enough && !equations.limited) return true;
+    }
+    return false;
+  }
+
+  private iterate(damped: boolean, shunt: number): boolean {
+    const { equations } = this.compiled;
     this.shunt = shunt;
+    equations.fresh = true;
     this.assemble();
     for (let i = 0; i < LIMITS.newtonSteps; i++) {
       this.iterations++;
       if (!this.solveStep()) return false;
       const moved = damped ? this.dampedMove() : this.fullMove();
-      if (!Number.isFinite(moved)) return false;
-      if (moved < LIMITS.stepVolts && this.small()) return true;
+      if (!(moved < Infinity)) return false;
+      if (moved < LIMITS.stepVolts && !equations.limited && this.small()) return true;
     }
     return false;
   }
 
   private small(): boolean {
-    return this.residual <= LIMITS.residualRelative * this.largestAmps() + LIMITS.residualAmps;
+    if (this.residual <= LIMITS.residualAmps) return true;
+    return this.residual <= LIMITS.residualRelative * this.largestAmps();
   }
 
   private solveStep(): boolean {
-    const { matrix, stride, residual } = this.compiled.equations;
-    if (this.lu.factor(matrix, stride) >= 0) return false;
+    const { equations } = this.compiled;
+    const { residual } = equations;
+    if (!this.lu.factor(equations.values)) {
+      this.assemble();
+      if (!this.lu.choose(equations) || !this.lu.factor(equations.values)) return false;
+    }
     for (let i = 0; i < this.compiled.size; i++) this.step[i] = -residual[i]!;
-    this.lu.solve(matrix, stride, this.step);
+    this.lu.solve(equations.values, this.step);
     return true;
   }
 
   private fullMove(): number {
+    const moved = this.move();
+    this.assemble();
+    return moved;
+  }
+
+  /** Adds the step to x. @returns the largest move of a node, in volts; NaN when there is one */
+  private move(): number {
     const { x } = this.compiled.equations;
-    const nodes = this.compiled.nodes.length;
+    const nodes = this.compiled.nodeCount;
     let largest = 0;
     for (let i = 0; i < this.compiled.size; i++) {
       x[i]! += this.step[i]!;
       if (i < nodes) largest = max(largest, abs(this.step[i]!));
     }
-    this.assemble();
     return largest;
   }
 
@@ -82,17 +129,11 @@ export class Newton {
     const { x } = this.compiled.equations;
     const start = this.norm();
     this.before.set(x);
-    let share = 1;
     let largest = 0;
-    for (let tries = 0; tries < 9; tries++, share /= 2) {
+    for (let tries = 0; tries < 9; tries++) {
+      if (tries > 0) for (let i = 0; i < this.compiled.size; i++) this.step[i]! /= 2;
       x.set(this.before);
-      largest = 0;
-      for (let i = 0; i < this.compiled.size; i++) {
-        x[i]! += share * this.step[i]!;
-        if (i < this.compiled.nodes.length) {
-          largest = max(largest, abs(share * this.step[i]!));
-        }
-      }
+      largest = this.move();
       this.assemble();
       if (this.norm() <= start) break;
     }
@@ -106,18 +147,27 @@ export class Newton {
     return sum;
   }
 
-  private assemble(): void {
-    const { equations, placed, nodes } = this.compiled;
-    equations.matrix.fill(0);
+  private stampAll(): void {
+    const { equations, stamped } = this.compiled;
+    equations.values.fill(0);
     equations.residual.fill(0);
-    for (let i = 0; i < placed.length; i++) placed[i]!.instance.stamp(equations);
+    equations.limited = false;
+    for (let i = 0; i < stamped.length; i++) stamped[i]!.stamp(equations);
+    equations.fresh = false;
+  }
+
+  /** Stamps all parts and finds the node with the largest current left over. */
+  private assemble(): void {
+    const { equations, nodeCount, diagonal } = this.compiled;
+    this.stampAll();
+    const { values, residual, x } = equations;
     this.residual = 0;
-    for (let i = 0; i < nodes.length; i++) {
+    for (let i = 0; i < nodeCount; i++) {
       if (this.shunt > 0) {
-        equations.matrix[i * equations.stride + i]! += this.shunt;
-        equations.residual[i]! += this.shunt * equations.x[i]!;
+        values[diagonal[i]!]! += this.shunt;
+        residual[i]! += this.shunt * x[i]!;
       }
-      const left = abs(equations.residual[i]!);
+      const left = abs(residual[i]!);
       if (left > this.residual) {
         this.residual = left;
         this.worst = i;

@@ -1,11 +1,13 @@
 import type { Compiled, Placed } from '../circuit/compile';
-import { deviceOf } from '../circuit/compile';
+import { deviceOf } from '../circuit/deviceOf';
+import { FIRST_PIN } from '../devices/device';
 
-/** What one part does: volts first pin over second, amps into the first pin, watts taken up. */
+/** What one part does: volts first pin over second, amps into the first pin (or as its kind reads), watts taken up. */
 export interface PartReport {
   readonly volts: number;
   readonly amps: number;
   readonly watts: number;
+  /** Current into each pin. */
   readonly pins: Readonly<Record<string, number>>;
 }
 
@@ -26,14 +28,26 @@ export function readSolution(compiled: Compiled): Solution {
 
 function partReport(compiled: Compiled, placed: Placed): PartReport {
   const { x } = compiled.equations;
-  const pins = deviceOf(placed.part).pins;
+  const { pins, reading = FIRST_PIN } = deviceOf(placed.part);
   const amps = new Float64Array(pins.length);
   placed.instance.currents(x, amps);
   const at = (pin: number) => x[placed.nodes[pin]!]!;
+  const wired = pins.flatMap((name, pin) => (placed.nodes[pin]! < 0 ? [] : [{ name, pin }]));
   return {
-    volts: at(0) - at(1),
-    amps: amps[0]!,
-    watts: pins.reduce((sum, _, i) => sum + at(i) * amps[i]!, 0),
-    pins: Object.fromEntries(pins.map((pin, i) => [pin, amps[i]!])),
+    volts: at(reading.volts[0]) - at(reading.volts[1]),
+    amps: reading.sense * amps[reading.pin]!,
+    watts: wired.reduce((sum, { pin }) => sum + at(pin) * amps[pin]!, 0),
+    pins: Object.fromEntries(wired.map(({ name, pin }) => [name, amps[pin]!])),
+  };
+}
+
+/** Reads the amps of a part off the equations as they stand, without making anything. */
+export function ampsReader(compiled: Compiled, placed: Placed): () => number {
+  const { x } = compiled.equations;
+  const { reading = FIRST_PIN } = deviceOf(placed.part);
+  const pins = new Float64Array(placed.nodes.length);
+  return () => {
+    placed.instance.currents(x, pins);
+    return reading.sense * pins[reading.pin]!;
   };
 }

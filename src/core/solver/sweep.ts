@@ -1,9 +1,10 @@
-import { withPart, partOf, type Circuit, type Part } from '../circuit/circuit';
-import { compile } from '../circuit/compile';
+import { partOf, withPart, type Circuit, type Part } from '../circuit/circuit';
+import { deviceOf } from '../circuit/deviceOf';
+import { withField } from '../circuit/withField';
+import { isProblem } from '../devices/device';
 import { accepted, finding, refused, type Outcome } from '../findings/finding';
-import { OperatingPoint } from './operatingPoint';
 import { readSolution } from './report';
-import { unsettled } from './solve';
+import { unsettled, workbench, type Workbench } from './solve';
 
 export interface SweepPlan {
   readonly part: string;
@@ -27,34 +28,73 @@ export interface Sweep {
  */
 export function sweep(circuit: Circuit, plan: SweepPlan): Outcome<Sweep> {
   const part = partOf(circuit, plan.part);
-  const held = part && (part.params as Record<string, unknown>)[plan.field];
-  if (!part || typeof held !== 'number') {
-    const place = part ? plan.part : 'sweep';
-    return refused(
-      finding('bad-field', { place, field: part ? plan.field : plan.part, problem: 'cannot be varied' }),
-    );
+  if (!part) {
+    const problem = 'is not in the circuit';
+    return refused(finding('bad-field', { place: 'sweep', field: plan.part, problem }));
   }
   const result: Sweep = { values: spaced(plan), nodes: {}, parts: {} };
-  let before: Float64Array | undefined;
+  const stepper = new Stepper(circuit, part, plan.field);
   for (const value of result.values) {
-    const compiled = compile(withPart(circuit, plan.part, (p) => withField(p, plan.field, value)));
-    if (!compiled.ok) return compiled;
-    const { equations } = compiled.value;
-    if (before?.length === equations.x.length) equations.x.set(before);
-    const settling = new OperatingPoint(compiled.value).solve();
-    if (!settling.converged) return refused(unsettled(settling));
-    before = equations.x;
-    const { nodes, parts } = readSolution(compiled.value);
+    const point = stepper.at(value);
+    if (!point.ok) return point;
+    const { nodes, parts } = readSolution(point.value.compiled);
     for (const [name, volts] of Object.entries(nodes)) (result.nodes[name] ??= []).push(volts);
-    for (const [id, { amps }] of Object.entries(parts)) {
-      (result.parts[id] ??= { amps: [] }).amps.push(amps);
-    }
+    for (const [id, { amps }] of Object.entries(parts)) (result.parts[id] ??= { amps: [] }).amps.push(amps);
   }
   return accepted(result);
 }
 
-function withField(part: Part, field: string, value: number): Part {
-  return { ...part, params: { ...part.params, [field]: value } } as Part;
+/** One circuit solved at one value of a field after another; it is placed anew only where its structure changes. */
+export class Stepper {
+  private bench: Workbench | undefined;
+  private part: Part;
+
+  constructor(
+    private readonly circuit: Circuit,
+    part: Part,
+    private readonly field: string,
+  ) {
+    this.part = part;
+  }
+
+  /** The solved bench at a value, or why there is none. */
+  at(value: number): Outcome<Workbench> {
+    const part = withField(this.part, this.field, value);
+    if (isProblem(part)) return refused(finding('bad-field', { place: this.part.id, ...part }));
+    const before = this.bench;
+    if (!before || !this.turned(before, part, value)) {
+      const placed = workbench(withPart(this.circuit, part.id, () => part));
+      if (!placed.ok) return placed;
+      this.bench = placed.value;
+      if (before) carryOver(before, placed.value);
+    }
+    this.part = part;
+    const bench = this.bench!;
+    const settling = bench.point.solve(false, before ? 'standing' : 'dark');
+    return settling.converged ? accepted(bench) : refused(unsettled(bench, settling));
+  }
+
+  /** Turns the knob of the placed part where that says the same as placing it anew. */
+  private turned({ compiled }: Workbench, part: Part, value: number): boolean {
+    const device = deviceOf(part);
+    const placed = compiled.placed.find((p) => p.part.id === part.id)!;
+    const turn = placed.instance.knobs[this.field];
+    const same =
+      turn &&
+      device.branches(part.params) === device.branches(this.part.params) &&
+      !device.forces?.(part.params) &&
+      !device.forces?.(this.part.params);
+    if (same) turn(value);
+    return same === true;
+  }
+}
+
+function carryOver(from: Workbench, to: Workbench): void {
+  if (from.compiled.size !== to.compiled.size) return;
+  to.compiled.equations.x.set(from.compiled.equations.x);
+  to.compiled.placed.forEach(({ instance }, i) => {
+    if (instance.latch) instance.latch.state = from.compiled.placed[i]!.instance.latch!.state;
+  });
 }
 
 function spaced({ from, to, steps, log }: SweepPlan): number[] {

@@ -1,10 +1,11 @@
-import type { Check, Circuit } from '../circuit/circuit';
-import type { Compiled } from '../circuit/compile';
+import type { Circuit } from '../circuit/circuit';
 import { accepted, refused, type Outcome } from '../findings/finding';
 import { quantile } from '../numerics/quantile';
-import { unsettled, workbench, type Workbench } from '../solver/solve';
+import { unsettled, workbench } from '../solver/solve';
 import { corners } from './corners';
-import { setDraw, setNominal } from './draw';
+import { remember, setNominal } from './draw';
+import { probesOf, type Probe } from './probe';
+import { sample, type Slice } from './sample';
 
 export interface BandOptions {
   readonly samples: number;
@@ -43,22 +44,45 @@ export interface Draws {
  * @returns typical, 95 % band and worst corners of each check; the same seed gives the same figures
  */
 export function bands(circuit: Circuit, options: Partial<BandOptions> = {}): Outcome<Draws> {
-  const { samples, seed, coverage } = { ...BAND_DEFAULTS, ...options };
+  const { samples, seed } = { ...BAND_DEFAULTS, ...options };
+  const slice = drawSlice(circuit, seed, 0, samples);
+  return slice.ok ? bandsOf(circuit, [slice.value], options) : slice;
+}
+
+/**
+ * Draws `from` to `to` (without the last) of a circuit, for work that is shared out. A draw depends on the seed and its
+ * number alone, so the slices together are the same figures however they are cut.
+ */
+export function drawSlice(circuit: Circuit, seed: number, from: number, to: number): Outcome<Slice> {
   const bench = workbench(circuit);
   if (!bench.ok) return bench;
-  const { compiled, point } = bench.value;
-  const first = point.solve();
-  if (!first.converged) return refused(unsettled(first));
-  const probes = circuit.checks.map((check) => probe(compiled, check));
+  const first = bench.value.point.solve();
+  if (!first.converged) return refused(unsettled(bench.value, first));
+  return accepted(sample(bench.value, probesOf(bench.value.compiled), seed, from, to));
+}
+
+/**
+ * Bands of a circuit from its draws.
+ *
+ * @param slices all draws, in the order of their numbers
+ */
+export function bandsOf(
+  circuit: Circuit,
+  slices: readonly Slice[],
+  options: Partial<BandOptions> = {},
+): Outcome<Draws> {
+  const { coverage } = { ...BAND_DEFAULTS, ...options };
+  const bench = workbench(circuit);
+  if (!bench.ok) return bench;
+  const first = bench.value.point.solve();
+  if (!first.converged) return refused(unsettled(bench.value, first));
+  const probes = probesOf(bench.value.compiled);
   const typical = probes.map((read) => read());
-  const drawnFigures = sample(bench.value, probes, samples, seed);
-  setNominal(compiled);
-  point.solve();
-  const worst = corners(bench.value, probes);
-  const sorted = drawnFigures.values.map((values) => values.sort());
+  const worst = worstOf(bench.value, probes);
+  const sorted = probes.map((_, i) => joined(slices.map((slice) => slice.values[i]!)).sort());
   return accepted({
-    samples,
-    unsettled: drawnFigures.unsettled,
+    samples: slices.reduce((sum, slice) => sum + slice.samples, 0),
+    unsettled: slices.reduce((sum, slice) => sum + slice.unsettled, 0),
     sorted,
     bands: circuit.checks.map((check, i) => ({
       id: check.id,
@@ -72,36 +96,20 @@ export function bands(circuit: Circuit, options: Partial<BandOptions> = {}): Out
   });
 }
 
-/** Figures of each check over the draws, unsorted, so that draw k of two circuits shares its parts. */
-export function sample(
-  { compiled, point }: Workbench,
-  probes: readonly (() => number)[],
-  samples: number,
-  seed: number,
-): { values: Float64Array[]; unsettled: number } {
-  const values = probes.map(() => new Float64Array(samples));
-  let kept = 0;
-  for (let draw = 0; draw < samples; draw++) {
-    setDraw(compiled, seed, draw);
-    if (!point.solve().converged) continue;
-    for (let i = 0; i < probes.length; i++) values[i]![kept] = probes[i]!();
-    kept++;
-  }
-  return { values: values.map((v) => v.subarray(0, kept)), unsettled: samples - kept };
+function worstOf(bench: Parameters<typeof corners>[0], probes: readonly Probe[]) {
+  const restore = remember(bench);
+  const worst = corners(bench, probes, restore);
+  setNominal(bench.compiled);
+  restore();
+  return worst;
 }
 
-/** Reads a check off the equations as they stand. */
-export function probe(compiled: Compiled, check: Check): () => number {
-  const { x } = compiled.equations;
-  if (check.measure === 'volts') {
-    const from = compiled.nodeIndex.get(check.from)!;
-    const to = compiled.nodeIndex.get(check.to)!;
-    return () => x[from]! - x[to]!;
+function joined(parts: readonly Float64Array[]): Float64Array {
+  const all = new Float64Array(parts.reduce((sum, part) => sum + part.length, 0));
+  let at = 0;
+  for (const part of parts) {
+    all.set(part, at);
+    at += part.length;
   }
-  const placed = compiled.placed.find((p) => p.part.id === check.part)!;
-  const pins = new Float64Array(placed.nodes.length);
-  return () => {
-    placed.instance.currents(x, pins);
-    return pins[0]!;
-  };
+  return all;
 }

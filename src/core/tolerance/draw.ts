@@ -1,6 +1,7 @@
 import type { Compiled } from '../circuit/compile';
 import type { Spread } from '../devices/device';
 import { uniform } from '../numerics/random';
+import type { Workbench } from '../solver/solve';
 
 /** Looked up once: these stand in the innermost loops. */
 const { sqrt } = Math;
@@ -21,7 +22,7 @@ export function setDraw(compiled: Compiled, seed: number, draw: number): void {
   for (const placed of compiled.placed) {
     for (let i = 0; i < placed.spreads.length; i++) {
       const spread = placed.spreads[i]!;
-      placed.instance.set(i, drawn(spread, uniform(seed, draw, spread.key)));
+      placed.instance.knobs[spread.field]!(drawn(spread, uniform(seed, draw, spread.key)));
     }
   }
 }
@@ -29,6 +30,22 @@ export function setDraw(compiled: Compiled, seed: number, draw: number): void {
 /** Sets every spread to its nominal value. */
 export function setNominal(compiled: Compiled): void {
   for (const placed of compiled.placed) {
-    placed.spreads.forEach((spread, i) => placed.instance.set(i, spread.mode));
+    for (const spread of placed.spreads) placed.instance.knobs[spread.field]!(spread.mode);
   }
+}
+
+/**
+ * Remembers the state a bench stands in.
+ *
+ * @returns puts the bench back into it: what is solved next then depends on nothing that was solved before
+ */
+export function remember({ compiled }: Workbench): () => void {
+  const { x } = compiled.equations;
+  const kept = x.slice();
+  const latches = compiled.placed.flatMap(({ instance }) => (instance.latch ? [instance.latch] : []));
+  const states = latches.map((latch) => latch.state);
+  return () => {
+    x.set(kept);
+    for (let i = 0; i < latches.length; i++) latches[i]!.state = states[i]!;
+  };
 }

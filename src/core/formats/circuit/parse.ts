@@ -1,5 +1,5 @@
 import { isKind, type Check, type Circuit, type Part } from '../../circuit/circuit';
-import { deviceOf } from '../../circuit/compile';
+import { deviceOf } from '../../circuit/deviceOf';
 import { CIRCUIT_BYTES, circuitSchema, type CircuitFile } from '../../circuit/schema';
 import { isProblem } from '../../devices/device';
 import { accepted, finding, refused, type Finding, type Outcome } from '../../findings/finding';
@@ -30,6 +30,7 @@ export function circuitFrom(json: unknown): Outcome<Circuit> {
     if (isProblem(params)) findings.push(finding('bad-field', { place: id, ...params }));
     else parts.push({ ...bare, params } as unknown as Part);
   }
+  findings.push(...lightProblems(parts));
   if (findings.length) return refused(...findings);
   const { title, ground } = file.data;
   return accepted({ title, ground, parts, checks: file.data.checks as Check[] });
@@ -51,6 +52,24 @@ function referenceProblems(file: CircuitFile): Finding[] {
     }
   }
   return findings;
+}
+
+/** Light may fall on a sensor only from lamps of the circuit. */
+function lightProblems(parts: readonly Part[]): Finding[] {
+  const lamps = new Set(parts.filter((part) => isKind(part, 'led')).map((part) => part.id));
+  return parts
+    .filter((part) => isKind(part, 'ldr'))
+    .flatMap(({ id, params }) =>
+      params.litBy
+        .filter((light) => !lamps.has(light.part))
+        .map((light) =>
+          finding('bad-field', {
+            place: id,
+            field: 'litBy',
+            problem: `names “${light.part}”, which is no lamp here`,
+          }),
+        ),
+    );
 }
 
 function doubles(items: readonly { id: string }[]): string[] {

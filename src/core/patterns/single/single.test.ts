@@ -33,6 +33,9 @@ describe('the sums of one lamp', () => {
     expect(sums.hottest.resistorWatts).toBeCloseTo(sums.design.amps ** 2 * 330, 9);
     expect(sums.rating).toBe(0.125);
     expect(sums.hours).toBeCloseTo(2.4 / sums.ages[1]!.amps, 9);
+    // Along the discharge the current falls from fresh to empty, so the hours lie between those of its ends.
+    expect(sums.life!.toEmpty).toBeGreaterThan(2.4 / sums.ages[0]!.amps);
+    expect(sums.life!.toDim).toBe(Infinity);
   });
 
   it('agree with the solver at every age', () => {

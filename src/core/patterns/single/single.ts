@@ -1,10 +1,12 @@
+import { batteryLife } from '../../answers/battery';
 import { bestPair, type Pair } from '../../catalogue/combine';
 import type { LampFigures } from '../../catalogue/lamps';
 import { neighbours } from '../../catalogue/preferred';
-import { supplyFigures, type SupplyFigures } from '../../catalogue/supplies';
+import { supplyFigures, type SupplyChoice, type SupplyFigures } from '../../catalogue/supplies';
 import { valuesOf } from '../../catalogue/shelf';
 import { Junction } from '../../devices/junction';
 import { accepted, finding, refused, type Finding, type Outcome } from '../../findings/finding';
+import type { Ohms } from '../../quantities/units';
 import type { Design, Given, Pattern } from '../pattern';
 import { toleranceOf, type HouseStyle } from '../style';
 import { SINGLE_CHECKPOINTS, singleCircuit } from './circuit';
@@ -63,6 +65,7 @@ function design(params: SingleParams, given: Given): Outcome<Design<SingleSums>>
     rating,
     hottest,
     hours: supply.capacity === undefined ? undefined : supply.capacity / nominal.amps,
+    life: lifeOf(params.supply, lamp, chosen),
     schools: schoolsFor(wish),
   };
   const circuit = singleCircuit({
@@ -132,4 +135,12 @@ function remarks(params: SingleParams, sums: SingleSums, style: HouseStyle): Fin
     findings.push(finding('assumed-figure', { lamp: lamp.type, origin: lamp.origin }, 'note'));
   }
   return findings;
+}
+
+function lifeOf(supply: SupplyChoice, lamp: LampFigures, ohms: Ohms): SingleSums['life'] {
+  const junction = new Junction(lamp);
+  return batteryLife(supply, (spent) => {
+    const amps = loopAmps(junction, spent, ohms);
+    return { drain: amps, lamp: amps };
+  });
 }

@@ -1,3 +1,4 @@
+import type { BatteryLife } from '../../answers/battery';
 import { bandsFor, letterCode, type BandColour } from '../../catalogue/bands';
 import type { Pair } from '../../catalogue/combine';
 import { brightnessAt, type Brightness } from '../../catalogue/brightness';
@@ -67,6 +68,8 @@ export interface SingleSums {
   readonly hottest: AtAge;
   /** Capacity over the nominal current. */
   readonly hours?: Hours | undefined;
+  /** The same along its discharge, as volts and current fall. */
+  readonly life?: Pick<BatteryLife, 'toDim' | 'toEmpty'> | undefined;
   readonly schools: readonly School[];
 }
 

@@ -1,0 +1,132 @@
+import { supplySpent } from '../catalogue/discharge';
+import type { SupplyChoice, SupplyFigures } from '../catalogue/supplies';
+import { isKind, partOf, withPart, type Circuit } from '../circuit/circuit';
+import { accepted, finding, refused, type Outcome } from '../findings/finding';
+import type { Amps, Hours, Volts } from '../quantities/units';
+import { run } from '../solver/run/run';
+import { solve } from '../solver/solve';
+
+/** A lamp below this is dim: it is time for new cells. */
+export const DIM_AMPS: Amps = 1e-3;
+
+/** Points along the discharge at which the drain is solved. */
+const POINTS = 25;
+
+export interface BatteryLife {
+  /** Until the lamp falls below the dim current; undefined when it never shone, Infinity when it still does at the end. */
+  readonly toDim?: Hours | undefined;
+  /** Until the battery stands at its empty volts; Infinity when next to nothing is drawn. */
+  readonly toEmpty: Hours;
+  readonly points: readonly {
+    readonly spent: number;
+    readonly volts: Volts;
+    readonly drain: Amps;
+    readonly lamp: Amps;
+    readonly hours: Hours;
+  }[];
+}
+
+export interface Draw {
+  /** Mean current out of the battery. */
+  readonly drain: Amps;
+  /** Current of the lamp that is watched, when lit. */
+  readonly lamp: Amps;
+}
+
+/**
+ * Hours along the discharge: the charge between two points over the drain there, which falls as the volts do.
+ *
+ * @param drawAt what is drawn from the battery in a state, or undefined where that cannot be solved
+ * @returns undefined for a supply that does not run down
+ */
+export function batteryLife(
+  choice: SupplyChoice,
+  drawAt: (supply: SupplyFigures) => Draw | undefined,
+  dimAmps: Amps = DIM_AMPS,
+): BatteryLife | undefined {
+  const points: BatteryLife['points'][number][] = [];
+  let hours = 0;
+  let toDim: number | undefined;
+  for (let i = 0; i < POINTS; i++) {
+    const spent = i / (POINTS - 1);
+    const supply = supplySpent(choice, spent);
+    const draw = supply && drawAt(supply);
+    if (!draw) return undefined;
+    const before = points[i - 1];
+    if (before) hours += (supply.capacity! * (spent - before.spent)) / mean(before.drain, draw.drain);
+    if (before && before.lamp >= dimAmps && draw.lamp < dimAmps) {
+      const share = (before.lamp - dimAmps) / (before.lamp - draw.lamp);
+      toDim ??= before.hours + share * (hours - before.hours);
+    }
+    points.push({ spent, volts: supply.volts, ...draw, hours });
+  }
+  const shone = points[0]!.lamp >= dimAmps;
+  return { toDim: shone ? (toDim ?? Infinity) : undefined, toEmpty: hours, points };
+}
+
+/** Logarithmic mean: drains fall nearly exponentially near the end. */
+function mean(a: Amps, b: Amps): Amps {
+  if (!(a > 1e-9) || !(b > 1e-9)) return Math.max((a + b) / 2, 1e-12);
+  return Math.abs(a - b) < 1e-6 * a ? a : (a - b) / Math.log(a / b);
+}
+
+/**
+ * How long a battery carries a circuit, steady or moving.
+ *
+ * @param supplyId the supply that stands for the battery
+ * @param lampId the lamp that must not get dim
+ */
+export function batteryLifeOf(
+  circuit: Circuit,
+  supplyId: string,
+  lampId: string,
+  choice: SupplyChoice,
+  dimAmps: Amps = DIM_AMPS,
+): Outcome<BatteryLife> {
+  const supply = partOf(circuit, supplyId);
+  const lamp = partOf(circuit, lampId);
+  if (!supply || !isKind(supply, 'supply'))
+    return refused(finding('not-of-kind', { part: supplyId, kind: 'supply' }));
+  if (!lamp || !isKind(lamp, 'led')) return refused(finding('not-of-kind', { part: lampId, kind: 'lamp' }));
+  if (!supplySpent(choice, 0)) return refused(finding('no-battery', { part: choice.kind }));
+  let refusal: Outcome<Draw> | undefined;
+  const life = batteryLife(
+    choice,
+    ({ volts, ohms }) => {
+      const params = { ...supply.params, volts, ohms };
+      const draw = drawOf(
+        withPart(circuit, supplyId, () => ({ ...supply, params })),
+        supplyId,
+        lampId,
+      );
+      if (!draw.ok) refusal = draw;
+      return draw.ok ? draw.value : undefined;
+    },
+    dimAmps,
+  );
+  if (life) return accepted(life);
+  return refused(...(refusal?.findings ?? []));
+}
+
+/** Longest run that is tried to see a few cycles, in seconds. */
+const LONGEST_RUN = 500;
+
+function drawOf(circuit: Circuit, supplyId: string, lampId: string): Outcome<Draw> {
+  const moves = circuit.parts.some(
+    (part) => isKind(part, 'signal') || (isKind(part, 'pin') && part.params.drive === 'pwm'),
+  );
+  const steady = moves ? undefined : solve(circuit);
+  if (steady?.ok) {
+    const { parts } = steady.value;
+    return accepted({ drain: -parts[supplyId]!.amps, lamp: parts[lampId]!.amps });
+  }
+  if (steady && steady.findings[0]?.code !== 'oscillates') return steady;
+  for (let seconds = 2; ; seconds *= 5) {
+    const moving = run(circuit, { seconds, samples: 401 });
+    if (!moving.ok) return moving;
+    const { cycles, means, parts } = moving.value;
+    const counted = Object.values(cycles);
+    if (counted.some((cycle) => cycle.cycles < 2) && seconds < LONGEST_RUN) continue;
+    return accepted({ drain: -means[supplyId]!, lamp: Math.max(...parts[lampId]!.amps) });
+  }
+}

@@ -1,0 +1,120 @@
+import { z } from 'zod';
+import { POLARITIES, TRANSISTORS, LEAD_ORDERS, type LeadOrder } from '../catalogue/transistors';
+import { LIMITS } from '../numerics/limits';
+import type { Amps } from '../quantities/units';
+import type { Device, Equations, Instance, Wiring } from './device';
+import { Exponential } from './exponential';
+import { quantityField, shareField } from './fields';
+
+const fields = {
+  polarity: z.enum(POLARITIES).default('npn'),
+  is: quantityField('A', 1e-18, 1e-6).optional(),
+  betaF: shareField(1, 100_000).optional(),
+  betaLow: shareField(1, 100_000).optional(),
+  betaHigh: shareField(1, 100_000).optional(),
+  betaR: shareField(0.01, 1000).optional(),
+  leads: z.enum(LEAD_ORDERS).optional(),
+};
+
+export interface TransistorParams {
+  readonly polarity: 'npn' | 'pnp';
+  readonly is: Amps;
+  readonly betaF: number;
+  /** Limits of betaF from part to part. */
+  readonly betaLow: number;
+  readonly betaHigh: number;
+  readonly betaR: number;
+  readonly leads: LeadOrder;
+}
+
+/**
+ * Ebers–Moll in transport form, without Early effect. With f = is·(e^(Vbe/VT) − 1), r = is·(e^(Vbc/VT) − 1):
+ * Ic = f − r − r/βR, Ib = f/βF + r/βR. A pnp is the mirror.
+ */
+export const transistor: Device<'transistor', typeof fields, TransistorParams> = {
+  kind: 'transistor',
+  pins: ['collector', 'base', 'emitter'],
+  fields,
+  resolve(given) {
+    const row = TRANSISTORS[given.polarity];
+    const betaF = given.betaF ?? row.betaF;
+    return {
+      polarity: given.polarity,
+      is: given.is ?? row.is,
+      betaF,
+      betaLow: Math.min(given.betaLow ?? row.betaLow, betaF),
+      betaHigh: Math.max(given.betaHigh ?? row.betaHigh, betaF),
+      betaR: given.betaR ?? row.betaR,
+      leads: given.leads ?? row.leads,
+    };
+  },
+  branches: () => 0,
+  paths: () => [
+    [0, 1],
+    [1, 2],
+  ],
+  spreads: (p) => [{ field: 'betaF', shape: 'log-uniform', low: p.betaLow, mode: p.betaF, high: p.betaHigh }],
+  instance,
+};
+
+function instance(p: TransistorParams, at: Wiring): Instance {
+  const [c, b, e] = [at.nodes[0]!, at.nodes[1]!, at.nodes[2]!];
+  const pins = [c, b, e];
+  const places = pins.map((row) => pins.map((column) => at.entry(row, column)));
+  const [[cc, cb, ce], [bc, bb, be], [ec, eb, ee]] = places as [number[], number[], number[]];
+  const sign = p.polarity === 'npn' ? 1 : -1;
+  const forward = new Exponential(p.is);
+  const reverse = new Exponential(p.is);
+  let betaF = p.betaF;
+  const leak = LIMITS.junctionSiemens;
+
+  const add = (values: Float64Array, place: number, siemens: number) => {
+    values[place]! += siemens;
+  };
+  /** Amps into collector and base, mirrored for a pnp. */
+  const collector = (vbc: number) => forward.amps - reverse.amps * (1 + 1 / p.betaR) - leak * vbc;
+  const base = (vbe: number, vbc: number) =>
+    forward.amps / betaF + reverse.amps / p.betaR + leak * (vbe + vbc);
+  const evaluate = (x: Float64Array, eq?: Equations) => {
+    forward.evaluate(sign * (x[b]! - x[e]!), eq);
+    reverse.evaluate(sign * (x[b]! - x[c]!), eq);
+  };
+  const slopes = (values: Float64Array) => {
+    const [gf, gr] = [forward.siemens, reverse.siemens];
+    const icR = gr * (1 + 1 / p.betaR) + leak;
+    const ibF = gf / betaF + leak;
+    const ibR = gr / p.betaR + leak;
+    add(values, cc!, icR);
+    add(values, cb!, gf - icR);
+    add(values, ce!, -gf);
+    add(values, bc!, -ibR);
+    add(values, bb!, ibF + ibR);
+    add(values, be!, -ibF);
+    add(values, ec!, ibR - icR);
+    add(values, eb!, icR - gf - ibF - ibR);
+    add(values, ee!, gf + ibF);
+  };
+  return {
+    stamp(eq) {
+      const { x, residual } = eq;
+      evaluate(x, eq);
+      const ic = sign * collector(sign * (x[b]! - x[c]!));
+      const ib = sign * base(sign * (x[b]! - x[e]!), sign * (x[b]! - x[c]!));
+      residual[c]! += ic;
+      residual[b]! += ib;
+      residual[e]! -= ic + ib;
+      slopes(eq.values);
+    },
+    currents(x, out) {
+      evaluate(x);
+      out[0] = sign * collector(sign * (x[b]! - x[c]!));
+      out[1] = sign * base(sign * (x[b]! - x[e]!), sign * (x[b]! - x[c]!));
+      out[2] = -out[0] - out[1];
+    },
+    knobs: {
+      betaF(value) {
+        betaF = value;
+      },
+    },
+  };
+}

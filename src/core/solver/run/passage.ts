@@ -1,0 +1,252 @@
+import type { Compiled } from '../../circuit/compile';
+import type { Wave } from '../../devices/dynamics';
+import { locateCrossing } from '../../numerics/crossing';
+import { LIMITS } from '../../numerics/limits';
+import type { OperatingPoint } from '../operatingPoint';
+import { Charge, closeWindow, openWindow, type Window } from './charge';
+import { CycleCount, type Cycle } from './cycles';
+import { Latches } from './latches';
+import { Samples } from './record';
+import type { RunPlan } from './plan';
+import { TrBdf2, type StepControl } from './trBdf2';
+
+/** Looked up once: these stand in the innermost loops. */
+const { max, min } = Math;
+
+/** Instants nearer to one another than this share of the run are the same. */
+const SAME_INSTANT = 1e-13;
+
+/** A switching is met to this share of the step, or these volts past it. */
+const SWITCHED = { share: 1e-10, margin: 1e-8 } as const;
+
+export interface Run {
+  readonly time: Float64Array;
+  readonly nodes: Readonly<Record<string, Float64Array>>;
+  readonly parts: Readonly<Record<string, { readonly amps: Float64Array }>>;
+  /** By name of each timer's output node. */
+  readonly cycles: Readonly<Record<string, Cycle>>;
+  /** Time average of each part's amps. */
+  readonly means: Readonly<Record<string, number>>;
+  /** Steps taken in time. */
+  readonly steps: number;
+}
+
+export type Ending = 'done' | 'stuck' | 'too long';
+
+/** One circuit on its way through time: steps, jumps, switchings, and what is noted of them. */
+export class Passage {
+  private readonly steps: TrBdf2;
+  private readonly latches: Latches;
+  private readonly waves: readonly Wave[];
+  private readonly samples: Samples;
+  private readonly charge: Charge;
+  private readonly near: number;
+  private readonly longest: number;
+  private readonly sourceEnd: number;
+  private cycles: CycleCount[] | undefined;
+  private whole: Window | undefined;
+  private sourced: Window | undefined;
+  private wanted = Infinity;
+  private taken = 0;
+
+  constructor(
+    private readonly compiled: Compiled,
+    private readonly point: OperatingPoint,
+    private readonly plan: RunPlan,
+    control: StepControl,
+  ) {
+    this.steps = new TrBdf2(compiled, point, control);
+    this.latches = new Latches(compiled);
+    this.waves = compiled.placed.flatMap(({ instance }) => (instance.wave ? [instance.wave] : []));
+    this.samples = new Samples(compiled, plan.seconds, plan.samples);
+    this.charge = new Charge(compiled);
+    this.near = SAME_INSTANT * plan.seconds;
+    this.longest = min(Infinity, ...this.waves.map((wave) => wave.longest));
+    this.sourceEnd = wholeCycles(this.waves, plan);
+  }
+
+  get time(): number {
+    return this.steps.time;
+  }
+
+  /** Goes from the state that stands in the equations to the end of the plan. */
+  follow(onProgress?: (share: number) => void): Ending {
+    this.restart();
+    this.notice();
+    let told = 0;
+    while (this.time < this.plan.seconds - this.near) {
+      const target = this.nextMark();
+      const ended = this.advance(target);
+      if (ended) return ended;
+      this.steps.time = target;
+      if (!this.jump()) return 'stuck';
+      this.notice();
+      const share = this.time / this.plan.seconds;
+      if (!onProgress || share < told + 0.01) continue;
+      told = share;
+      onProgress(share);
+    }
+    return 'done';
+  }
+
+  /** After the state has changed at an instant. */
+  private restart(): void {
+    this.steps.begin();
+    this.charge.begin(this.steps.start);
+    this.wanted = this.steps.firstStep();
+  }
+
+  private nextMark(): number {
+    let mark = min(this.plan.seconds, this.samples.due);
+    for (let i = 0; i < this.waves.length; i++) mark = min(mark, this.waves[i]!.nextJump());
+    if (!this.whole) mark = min(mark, this.plan.settle);
+    if (this.sourced && this.sourceEnd > this.time + this.near) mark = min(mark, this.sourceEnd);
+    return max(mark, this.time + this.near);
+  }
+
+  /** Steps to `target`; switchings on the way are met at their instants. */
+  private advance(target: number): Ending | undefined {
+    while (target - this.time > this.near) {
+      if (this.taken++ > LIMITS.timeSteps) return 'too long';
+      const left = target - this.time;
+      let h = min(this.wanted, this.longest, left);
+      if (h < left && left < 2 * h) h = left / 2;
+      const error = this.steps.attempt(h, h === left);
+      if (!(error <= 1)) {
+        this.wanted = error < Infinity ? this.steps.nextStep(h, error) : h / 8;
+        if (this.wanted > LIMITS.instantSeconds + 1e-13 * this.time) continue;
+        if (!this.leap(h)) return 'stuck';
+        continue;
+      }
+      const ended = this.takeStep(h, error);
+      if (ended) return ended;
+    }
+    return undefined;
+  }
+
+  /** Accepts the attempted step, or the part of it up to a switching. */
+  private takeStep(h: number, error: number): Ending | undefined {
+    const { x } = this.compiled.equations;
+    if (this.latches.all.length === 0 || !this.crosses(x)) {
+      this.accept(h);
+      const next = this.steps.nextStep(h, error);
+      // A step that was cut short at a mark says only that a longer one may do.
+      this.wanted = h < this.wanted ? max(this.wanted, next) : next;
+      return undefined;
+    }
+    const before = this.latches.margin(this.steps.start);
+    const end = this.latches.margin(x) > 0 ? h : h * (2 - Math.SQRT2);
+    const marginAt = (part: number) => (this.steps.attempt(part) < Infinity ? this.latches.margin(x) : NaN);
+    const at = locateCrossing(before, end, marginAt, SWITCHED);
+    if (at === undefined) {
+      this.wanted = h / 8;
+      return undefined;
+    }
+    this.accept(at);
+    return this.settleLatches() ? undefined : 'stuck';
+  }
+
+  private crosses(x: Float64Array): boolean {
+    return this.latches.margin(x) > 0 || this.latches.margin(this.steps.middle) > 0;
+  }
+
+  private accept(h: number): void {
+    this.charge.add(h, this.steps.middle, this.compiled.equations.x);
+    this.steps.accept(h);
+  }
+
+  /** Switches latches at this instant until none moves; false when they do not come to rest. */
+  private settleLatches(): boolean {
+    if (this.latches.all.length === 0) return true;
+    const { x } = this.compiled.equations;
+    const noted = (latch: number, high: boolean) =>
+      this.cycles?.[latch]!.edge(this.time, high, this.charge.total);
+    for (let round = 0; this.latches.move(x, noted); round++) {
+      if (round >= LIMITS.switchings || !this.steps.hold()) return false;
+      this.restart();
+    }
+    return true;
+  }
+
+  /** Lets sources jump that have their jump now. */
+  private jump(): boolean {
+    let jumps = false;
+    for (let i = 0; i < this.waves.length; i++) {
+      if (this.waves[i]!.nextJump() > this.time + this.near) continue;
+      this.waves[i]!.enter(this.time);
+      jumps = true;
+    }
+    if (!jumps) return true;
+    if (!this.steps.hold()) return false;
+    this.restart();
+    return this.settleLatches();
+  }
+
+  /** Where the state ends that the circuit is in (a fold): on to the one that it falls into. */
+  private leap(h: number): boolean {
+    for (let ahead = 8 * h, tries = 0; tries < LIMITS.switchings; tries++, ahead *= 2) {
+      if (!this.steps.hold(ahead)) continue;
+      this.restart();
+      return this.settleLatches();
+    }
+    return false;
+  }
+
+  /** Notes what is due at this instant: samples, the start of counting, the ends of windows. */
+  private notice(): void {
+    const { time } = this;
+    const reached = (mark: number) => mark <= time + this.near;
+    while (reached(this.samples.due)) this.samples.record();
+    if (!this.whole && reached(this.plan.settle)) {
+      this.whole = openWindow(time, this.charge.total);
+      this.sourced = openWindow(time, this.charge.total);
+      this.cycles = this.latches.all.map((latch) => new CycleCount(latch.high(), time));
+    }
+    if (this.whole) closeWindow(this.whole, time, this.charge.total);
+    if (this.sourced && this.sourced.to < this.sourceEnd && reached(this.sourceEnd)) {
+      closeWindow(this.sourced, this.sourceEnd, this.charge.total);
+    }
+  }
+
+  report(): Run {
+    const { time, nodes, parts } = this.samples;
+    const counts = this.cycles ?? [];
+    const window = this.meanWindow(counts);
+    const means = this.compiled.placed.map(({ part }, i): [string, number] => {
+      const length = window.to - window.from;
+      return [
+        part.id,
+        length > 0 ? (window.after[i]! - window.before[i]!) / length : parts[part.id]!.amps[0]!,
+      ];
+    });
+    const cycles = counts.map((count, i) => [this.latches.outputs[i]!, count.report()] as const);
+    return {
+      time,
+      nodes,
+      parts,
+      cycles: Object.fromEntries(cycles),
+      means: Object.fromEntries(means),
+      steps: this.taken,
+    };
+  }
+
+  /** Whole cycles of the slowest timer output, else of the slowest source, else everything after settling. */
+  private meanWindow(counts: readonly CycleCount[]): Window {
+    let slowest: { period: number; window: Window } | undefined;
+    for (const count of counts) {
+      const { period } = count.report();
+      if (period !== null && count.window && period > (slowest?.period ?? 0))
+        slowest = { period, window: count.window };
+    }
+    if (slowest) return slowest.window;
+    return this.sourced && this.sourced.to > this.sourced.from ? this.sourced : this.whole!;
+  }
+}
+
+/** The end of the last whole period of the slowest source after settling; before the start when there is none. */
+function wholeCycles(waves: readonly Wave[], { settle, seconds }: RunPlan): number {
+  const period = max(0, ...waves.map((wave) => wave.period));
+  if (period === 0) return -Infinity;
+  const whole = Math.floor((seconds - settle) / period + 1e-9);
+  return whole > 0 ? min(settle + whole * period, seconds) : -Infinity;
+}
