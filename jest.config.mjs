@@ -1,8 +1,12 @@
-/** Unit tests beside their files; the real interface is tested by Playwright in tests/e2e. */
+/** Unit tests beside their files, and the comparisons of docs/validation.md; the real interface is tested by Playwright in tests/e2e. */
 const esm = '(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|comlink)';
 
 const config = {
-  testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx'],
+  testMatch: [
+    '<rootDir>/src/**/*.test.ts',
+    '<rootDir>/tests/validation/*.test.ts',
+    '<rootDir>/src/**/*.test.tsx',
+  ],
   testEnvironment: 'node',
   moduleNameMapper: { '\\.css$': '<rootDir>/tests/support/noStyle.ts', '^@/(.*)$': '<rootDir>/src/$1' },
   transform: {

@@ -11,6 +11,7 @@ const PLACES = [
   { href: '/classes', name: 'Classes' },
   { href: '/check', name: 'Check' },
   { href: '/logbook', name: 'Logbook' },
+  { href: '/circuits', name: 'Circuits' },
   { href: '/settings', name: 'House style' },
 ] as const;
 

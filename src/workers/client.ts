@@ -1,16 +1,31 @@
 import { wrap, type Remote } from 'comlink';
 import type { CoreApi } from './coreApi';
 
-/** `quick` answers while somebody types; `careful` takes its time. Each is one worker, started when first asked. */
-export type WorkerName = 'quick' | 'careful';
+/**
+ * `quick` answers while somebody types; `careful` takes its time; `waves` follows circuits over time; the numbered ones
+ * share draws out. Each is one worker, started when first asked.
+ */
+export type WorkerName = 'quick' | 'careful' | 'waves' | `draws ${number}`;
 
-const running = new Map<WorkerName, Remote<CoreApi>>();
+/** The workers that share draws out: one a processor but for the screen's own. */
+export function drawingWorkers(): Remote<CoreApi>[] {
+  const count = Math.min(4, Math.max(1, navigator.hardwareConcurrency - 1));
+  return Array.from({ length: count }, (_, i) => coreWorker(`draws ${i}`));
+}
+
+const running = new Map<WorkerName, { readonly worker: Worker; readonly remote: Remote<CoreApi> }>();
 
 export function coreWorker(name: WorkerName): Remote<CoreApi> {
   const started = running.get(name);
-  if (started) return started;
+  if (started) return started.remote;
   const worker = new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' });
   const remote = wrap<CoreApi>(worker);
-  running.set(name, remote);
+  running.set(name, { worker, remote });
   return remote;
+}
+
+/** Stops a worker in the middle of what it does; what was asked of it is never answered. */
+export function stopWorker(name: WorkerName): void {
+  running.get(name)?.worker.terminate();
+  running.delete(name);
 }

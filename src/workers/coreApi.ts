@@ -1,8 +1,18 @@
 import {
   asBuilt,
+  bandsOf,
+  batteryLifeOf,
+  drawSlice,
   judgeBench,
   makeSheet,
+  resistorForCurrent,
+  run,
+  solve,
+  sweep,
+  thresholds,
+  trimRange,
   type AsBuilt,
+  type BandOptions,
   type Circuit,
   type JudgedBench,
   type Noted,
@@ -11,6 +21,7 @@ import {
   type SessionExpectation,
   type Sheet,
   type SheetRequest,
+  type Slice,
 } from '@/core';
 
 /** The heavy work that screens ask for, off the main thread. */
@@ -24,6 +35,21 @@ export const coreApi = {
   judge(session: SessionExpectation, benches: readonly (readonly Noted[])[]): JudgedBench[] {
     return benches.map((noted) => judgeBench(session, noted));
   },
+  slice(circuit: Circuit, seed: number, from: number, to: number) {
+    return drawSlice(circuit, seed, from, to);
+  },
+  gather(circuit: Circuit, slices: readonly Slice[], options: BandOptions) {
+    return bandsOf(circuit, slices, options);
+  },
+  solve,
+  sweep,
+  run(circuit: Circuit, seconds: number, settle: number, onProgress: (share: number) => void) {
+    return run(circuit, { seconds, settle, samples: 1001 }, { onProgress });
+  },
+  resistorForCurrent,
+  thresholds,
+  trimRange,
+  batteryLifeOf,
 };
 
 export type CoreApi = typeof coreApi;

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import fs from 'node:fs';
-import { giveTo, makeGroup, spaced, startLesson } from './helpers';
+import { alertSaying, giveTo, makeGroup, spaced, startLesson } from './helpers';
 
 const cell = (page: Page, bench: number, point: string) =>
   page.getByRole('textbox', { name: new RegExp(`^Bench ${bench} .*, ${point}`, 'u') });
@@ -90,7 +90,7 @@ test('a figure that cannot be meant is asked about, and nothing typed is lost', 
   const reading = cell(page, 1, 'across R1');
   await reading.fill('27');
   await reading.press('Enter');
-  await expect(page.getByRole('alert').filter({ hasText: 'Bench 1' })).toContainText(
+  await expect(alertSaying(page, 'Bench 1')).toContainText(
     spaced('“27” is more than anything here can show (4.80 V). Perhaps 2.70 V?'),
   );
   await expect(reading).toHaveValue('27');
@@ -98,11 +98,11 @@ test('a figure that cannot be meant is asked about, and nothing typed is lost', 
   await expect(reading).toHaveValue(/2\.70?/u);
   await cell(page, 2, 'across R1').fill('two');
   await cell(page, 2, 'across R1').press('Enter');
-  await expect(page.getByRole('alert').filter({ hasText: 'Bench 2' })).toContainText('“two” is not a figure');
+  await expect(alertSaying(page, 'Bench 2')).toContainText('“two” is not a figure');
   await expect(cell(page, 2, 'across R1')).toHaveValue('two');
   await cell(page, 3, 'across R1').fill('5 mA');
   await cell(page, 3, 'across R1').press('Enter');
-  await expect(page.getByRole('alert').filter({ hasText: 'Bench 3' })).toContainText('this wants V');
+  await expect(alertSaying(page, 'Bench 3')).toContainText('this wants V');
   await page.getByRole('button', { name: 'Leave it out' }).first().click();
 });
 

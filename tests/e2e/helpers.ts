@@ -25,6 +25,11 @@ export async function openStage(page: Page, name: string): Promise<void> {
   await page.getByRole('navigation', { name: 'Stages of the lesson' }).getByRole('button', { name }).click();
 }
 
+/** The application's own alert that says `text`; the framework's announcer of page titles is no alert. */
+export function alertSaying(page: Page, text: string): Locator {
+  return page.locator('[role=alert]:not(#__next-route-announcer__)').filter({ hasText: text });
+}
+
 /** The figure at the end of a line of working. */
 export function line(page: Page, name: string): Locator {
   return page.locator('.sums tr').filter({ hasText: name }).locator('td').last();

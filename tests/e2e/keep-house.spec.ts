@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { makeGroup, saved, spaced, startLesson } from './helpers';
+import { alertSaying, makeGroup, saved, spaced, startLesson } from './helpers';
 
 test('lands on today: the next session, what to pack, who needs a retest, what is short', async ({
   page,
@@ -25,17 +25,17 @@ test('mains is refused in any spelling, with a way on, and the figures from befo
   const volts = page.getByLabel('Supply voltage');
   for (const typed of ['230', '230 V AC', '110 V', '12 V ac']) {
     await volts.fill(typed);
-    await expect(page.getByRole('alert').filter({ hasText: 'mains' })).toContainText(
+    await expect(alertSaying(page, 'mains')).toContainText(
       'isolated supply of up to 24 V instead',
     );
     await expect(volts).toHaveValue(typed);
   }
   await volts.fill('30');
-  await expect(page.getByRole('alert').filter({ hasText: 'stop at' })).toContainText(
+  await expect(alertSaying(page, 'stop at')).toContainText(
     spaced('30.0 V is above the 24.0 V'),
   );
   await volts.fill('12 V');
-  await expect(page.getByRole('alert').filter({ hasText: 'keeps the figures' })).toHaveCount(0);
+  await expect(alertSaying(page, 'keeps the figures')).toHaveCount(0);
 });
 
 test('nonsense, emptiness and lamps that cannot be lit each get a sentence', async ({ page }) => {
@@ -62,13 +62,13 @@ test('lists with wrong columns and double nicknames are kept as typed, with what
 }) => {
   await makeGroup(page, 'Curlew', 'bench,nickname,surname\n1,Ida,X');
   const list = page.getByLabel(/One nickname a line/u);
-  await expect(page.getByRole('alert').filter({ hasText: 'Nobody was added' })).toContainText(
+  await expect(alertSaying(page, 'Nobody was added')).toContainText(
     'It wants bench, nickname',
   );
   await expect(list).toHaveValue('bench,nickname,surname\n1,Ida,X');
   await list.fill('Ida\nOle\nida');
   await page.getByRole('button', { name: 'Add them' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'Nobody was added' })).toContainText(
+  await expect(alertSaying(page, 'Nobody was added')).toContainText(
     '“ida” stands twice',
   );
   await list.fill('bench,nickname\n3,Ida\n4,Ole');
@@ -77,7 +77,7 @@ test('lists with wrong columns and double nicknames are kept as typed, with what
   await page.getByRole('button', { name: 'Change Ole' }).click();
   await page.getByLabel('Nickname', { exact: true }).fill('Ida');
   await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'in this group already' })).toBeVisible();
+  await expect(alertSaying(page, 'in this group already')).toBeVisible();
   await page.getByRole('button', { name: 'Leaves the group' }).click();
   await expect(page.getByRole('heading', { name: '1 students' })).toBeVisible();
   await page.getByText('Left (1)').click();

@@ -13,6 +13,7 @@ const SCREENS = [
   '/check',
   '/check/1',
   '/logbook',
+  '/circuits',
   '/settings',
   '/print/1/card',
   '/print/1/checks',

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { line, openStage, spaced, startLesson } from './helpers';
+import { alertSaying, line, openStage, spaced, startLesson } from './helpers';
 
 // These change or count what every other test shares, so they run by themselves, after the others.
 test.describe.configure({ mode: 'serial' });
@@ -56,15 +56,15 @@ test('a hostile or half-written lesson file is refused whole', async ({ page }) 
       .getByLabel('Lesson file (JSON)')
       .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(text) });
   await send('{"format":"mivvet.lesson/1","title":"Half');
-  await expect(page.getByRole('alert').filter({ hasText: 'Nothing was imported' })).toContainText(
+  await expect(alertSaying(page, 'Nothing was imported')).toContainText(
     'cut short or not JSON',
   );
   await send(
     '{"format":"mivvet.lesson/1","title":"x","choice":{"pattern":"single","params":{"amps":"<script>"}}}',
   );
-  await expect(page.getByRole('alert').filter({ hasText: 'Nothing was imported' })).toContainText('lesson: ');
+  await expect(alertSaying(page, 'Nothing was imported')).toContainText('lesson: ');
   await send('{"format":"something else"}');
-  await expect(page.getByRole('alert').filter({ hasText: 'Nothing was imported' })).toContainText(
+  await expect(alertSaying(page, 'Nothing was imported')).toContainText(
     'Choose a file that was exported here',
   );
   await page.reload();

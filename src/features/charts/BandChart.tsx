@@ -1,5 +1,9 @@
 import { area, curveMonotoneX, scaleLinear } from 'd3';
-import { formatPlain, formatQuantity, type Expected } from '@/core';
+import { formatPlain, formatQuantity, type Band, type Histogram } from '@/core';
+
+export interface BandShape extends Band {
+  readonly histogram: Histogram;
+}
 
 const WIDTH = 560;
 const HEIGHT = 80;
@@ -8,7 +12,7 @@ const RIGHT = WIDTH - 34;
 const BASE = 58;
 
 /** How the draws of one checkpoint lie: their shape, the 95 % band, the typical figure and the worst corners. */
-export function BandChart({ point, name }: { point: Expected; name: string }) {
+export function BandChart({ point, name }: { point: BandShape; name: string }) {
   const scale = point.unit === 'A' ? 1e-3 : 1;
   const unit = point.unit === 'A' ? 'mA' : 'V';
   const x = scaleLinear().domain([point.worstLow, point.worstHigh]).nice(5).range([LEFT, RIGHT]);
@@ -72,7 +76,7 @@ function Edge({ x, anchor, text }: { x: number; anchor: 'start' | 'end'; text: s
   );
 }
 
-function histogramPath(point: Expected, x: (value: number) => number): string {
+function histogramPath(point: BandShape, x: (value: number) => number): string {
   const { from, to, shares } = point.histogram;
   const width = (to - from) / shares.length;
   const highest = Math.max(...shares);

@@ -1,6 +1,6 @@
 'use client';
 
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import {
   AGES,
   formatEntered,
@@ -16,9 +16,9 @@ import {
   type SingleParams,
   type SupplyChoice,
 } from '@/core';
-import { sentence } from '@/messages/findings';
 import { AGE_NAMES, lampName, SUPPLY_NAMES } from '@/messages/names';
 import { ROUNDING_WORDS } from '@/messages/schools';
+import { Choice, Typed } from '@/features/sentence/Words';
 import { Note } from '@/ui/Note';
 
 interface Props {
@@ -171,77 +171,4 @@ function cellsReader(most: number, name: string) {
       ],
     };
   };
-}
-
-function Choice<T extends string>({
-  label,
-  value,
-  names,
-  onChoose,
-}: {
-  label: string;
-  value: T;
-  names: readonly (readonly [T, string])[];
-  onChoose: (value: T) => void;
-}) {
-  return (
-    <select
-      className="word"
-      aria-label={label}
-      value={value}
-      onChange={(event) => onChoose(event.target.value as T)}
-    >
-      {names.map(([name, words]) => (
-        <option key={name} value={name}>
-          {words}
-        </option>
-      ))}
-    </select>
-  );
-}
-
-interface TypedProps {
-  readonly label: string;
-  readonly value: string;
-  read(typed: string): Outcome<number>;
-  onValue(value: number): void;
-  onProblem(text: string): void;
-  readonly width: number;
-}
-
-/** A figure inside the sentence. What is typed stays as typed; only what can be read moves the sheet. */
-function Typed({ label, value, read, onValue, onProblem, width }: TypedProps) {
-  const [typed, setTyped] = useState<string | undefined>();
-  const id = useId();
-  const text = typed ?? value;
-  const type = (next: string) => {
-    setTyped(next);
-    const figure = read(next);
-    onProblem(figure.ok ? '' : figure.findings.map(sentence).join(' '));
-    if (figure.ok) onValue(figure.value);
-  };
-  const leave = () => {
-    if (typed !== undefined && read(typed).ok) setTyped(undefined);
-  };
-  return (
-    <input
-      id={id}
-      className="word"
-      aria-label={label}
-      aria-invalid={typed !== undefined && !read(typed).ok}
-      autoComplete="off"
-      spellCheck={false}
-      size={Math.max(width, text.length)}
-      value={text}
-      onChange={(event) => type(event.target.value)}
-      onBlur={leave}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') leave();
-        if (event.key === 'Escape') {
-          setTyped(undefined);
-          onProblem('');
-        }
-      }}
-    />
-  );
 }

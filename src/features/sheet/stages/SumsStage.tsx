@@ -1,5 +1,6 @@
 import { Fragment } from 'react';
 import {
+  DIM_AMPS,
   formatEntered,
   formatHours,
   formatOhms,
@@ -136,7 +137,24 @@ function working(sums: SingleSums, style: HouseStyle): Line[] {
             figure: formatHours(sums.hours),
           },
         ]),
+    ...(sums.life === undefined
+      ? []
+      : [
+          {
+            name: 'hours to empty',
+            work: `along the discharge, as the current falls${dimWords(sums.life.toDim)}`,
+            figure: formatHours(sums.life.toEmpty),
+          },
+        ]),
   ];
+}
+
+/** When the lamp gets dim on the way to an empty battery. */
+function dimWords(toDim: number | undefined): string {
+  if (toDim === undefined) return '';
+  return Number.isFinite(toDim)
+    ? `; below ${formatQuantity(DIM_AMPS, 'A', 1)}, dim, from ${formatHours(toDim)} on`
+    : `; above ${formatQuantity(DIM_AMPS, 'A', 1)} to the end`;
 }
 
 function ratingWords(watts: number): string {

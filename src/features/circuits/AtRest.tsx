@@ -1,0 +1,179 @@
+'use client';
+
+import { useState } from 'react';
+import Table from 'react-bootstrap/Table';
+import {
+  brightnessAt,
+  formatEntered,
+  formatQuantity,
+  isKind,
+  isProblem,
+  withField,
+  withPart,
+  type Circuit,
+  type Outcome,
+  type Part,
+  type Solved,
+} from '@/core';
+import { readFigure, refusal } from '@/features/sentence/readers';
+import { Typed } from '@/features/sentence/Words';
+import { screenSentence } from '@/messages/findings';
+import { BRIGHTNESS_WORDS } from '@/messages/names';
+import { fieldValue, kindWords, TURNED_FIELDS, type FieldWords } from '@/messages/parts';
+import { Note } from '@/ui/Note';
+import { shownFigure } from './figures';
+import { useAsked } from './useAsked';
+import type { CoreApi } from '@/workers/coreApi';
+import type { Remote } from 'comlink';
+
+const ask = (core: Remote<CoreApi>, circuit: Circuit): Promise<Outcome<Solved>> => core.solve(circuit);
+
+/** Every part with the figures it is at rest with; what is underlined can be typed over. */
+export function AtRest({ circuit, onChange }: { circuit: Circuit; onChange: (circuit: Circuit) => void }) {
+  const { reply, waiting, failure } = useAsked('quick', circuit, ask);
+  const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
+  const solved = reply?.ok ? reply.value : undefined;
+  const turn = (part: Part, field: string, value: number) => {
+    const next = withField(part, field, value);
+    if (!isProblem(next)) onChange(withPart(circuit, part.id, () => next));
+  };
+  return (
+    <section className="ruled" aria-label="At rest" aria-busy={waiting}>
+      <h2>At rest</h2>
+      {failure && <Note kind="refusal">{failure}</Note>}
+      {reply && !reply.ok && <Note kind="refusal">{reply.findings.map(screenSentence).join(' ')}</Note>}
+      {solved?.fromLit && (
+        <Note>
+          These are the figures from dark. Once lit, this circuit holds itself in another state:{' '}
+          {litWords(circuit, solved.fromLit)}.
+        </Note>
+      )}
+      {Object.entries(problems).map(([name, text]) => (
+        <Note key={name} kind="refusal" live>
+          {text} The figures keep the value from before.
+        </Note>
+      ))}
+      <div className="scroll-x">
+        <Table>
+          <thead>
+            <tr>
+              <th scope="col">Part</th>
+              <th scope="col">What it is</th>
+              <th scope="col" className="amount">
+                Across it
+              </th>
+              <th scope="col" className="amount">
+                Through it
+              </th>
+              <th scope="col" className="amount">
+                Takes up
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {circuit.parts.map((part) => (
+              <tr key={part.id}>
+                <th scope="row">{part.id}</th>
+                <td>
+                  {kindWords(part)}
+                  {TURNED_FIELDS[part.kind].map((words) => (
+                    <Turned
+                      key={words.field}
+                      part={part}
+                      words={words}
+                      onValue={(value) => turn(part, words.field, value)}
+                      onProblem={(text) =>
+                        setProblems((before) => kept(before, `${part.id}.${words.field}`, text))
+                      }
+                    />
+                  ))}
+                </td>
+                <Figures part={part} solved={solved} />
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      </div>
+      {solved && (
+        <p className="small-print pt-2">
+          {Object.entries(solved.nodes)
+            .filter(([name]) => name !== circuit.ground)
+            .map(([name, volts]) => `${name} at ${formatQuantity(volts, 'V')}`)
+            .join(', ')}
+          . Settled in {solved.settling.iterations} steps; {leftWords(solved.settling)}.
+        </p>
+      )}
+    </section>
+  );
+}
+
+/** What Kirchhoff's law leaves over. */
+function leftWords({ residual, worstNode }: Solved['settling']): string {
+  if (residual < 1e-12) return 'less than a picoampere is left over anywhere';
+  return `at most ${formatQuantity(residual, 'A', 1)} is left over, at ${worstNode}`;
+}
+
+function Figures({ part, solved }: { part: Part; solved: Solved | undefined }) {
+  const report = solved?.parts[part.id];
+  if (!report)
+    return (
+      <td colSpan={3} className="amount soft">
+        –
+      </td>
+    );
+  const lamp = isKind(part, 'led') && BRIGHTNESS_WORDS[brightnessAt(report.amps, part.params.maxAmps)];
+  return (
+    <>
+      <td className="amount">{formatQuantity(report.volts, 'V')}</td>
+      <td className="amount">
+        {shownFigure(report.amps, 'A')}
+        {lamp && <span className="small-print d-block">{lamp}</span>}
+      </td>
+      <td className="amount">{shownFigure(report.watts, 'W')}</td>
+    </>
+  );
+}
+
+interface TurnedProps {
+  readonly part: Part;
+  readonly words: FieldWords;
+  onValue(value: number): void;
+  onProblem(text: string): void;
+}
+
+/** One figure of a part, typed as the trade does. */
+function Turned({ part, words, onValue, onProblem }: TurnedProps) {
+  const value = fieldValue(part, words.field);
+  const read = (typed: string): Outcome<number> => {
+    const figure = readFigure(typed, words.unit);
+    if (!figure.ok) return figure;
+    const next = withField(part, words.field, figure.value);
+    if (!isProblem(next)) return figure;
+    return refusal({ code: 'bad-field', severity: 'refusal', data: { place: part.id, ...next } });
+  };
+  return (
+    <span className="turned">
+      {words.words !== 'ohms' && words.words !== 'volts' && <span className="soft">{words.words} </span>}
+      <Typed
+        label={`${part.id}: ${words.words}`}
+        value={words.unit ? formatEntered(value, words.unit) : String(Number(value.toPrecision(6)))}
+        read={read}
+        onValue={onValue}
+        onProblem={onProblem}
+        width={5}
+      />
+    </span>
+  );
+}
+
+function kept(before: Readonly<Record<string, string>>, name: string, text: string) {
+  const { [name]: _gone, ...rest } = before;
+  return text === '' ? rest : { ...rest, [name]: text };
+}
+
+function litWords(circuit: Circuit, lit: NonNullable<Solved['fromLit']>): string {
+  return circuit.parts
+    .filter((part) => isKind(part, 'led'))
+    .map(({ id }) => `${id} at ${formatQuantity(lit.parts[id]!.amps, 'A')}`)
+    .join(', ');
+}

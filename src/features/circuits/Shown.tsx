@@ -1,0 +1,32 @@
+'use client';
+
+import { MOST_LINES } from '@/features/charts/LineChart';
+
+interface Props {
+  readonly legend: string;
+  readonly names: readonly string[];
+  readonly shown: readonly string[];
+  onShow(names: string[]): void;
+}
+
+/** Which lines of a chart are shown: at most four, the oldest choice makes room. */
+export function Shown({ legend, names, shown, onShow }: Props) {
+  const turn = (name: string) =>
+    onShow(shown.includes(name) ? shown.filter((n) => n !== name) : [...shown, name].slice(-MOST_LINES));
+  return (
+    <fieldset className="shown no-print">
+      <legend className="soft">{legend}</legend>
+      {names.map((name) => (
+        <label key={name}>
+          <input
+            type="checkbox"
+            className="form-check-input"
+            checked={shown.includes(name)}
+            onChange={() => turn(name)}
+          />{' '}
+          {name}
+        </label>
+      ))}
+    </fieldset>
+  );
+}

@@ -1,0 +1,41 @@
+'use client';
+
+import type { ReactNode } from 'react';
+import type { Outcome } from '@/core';
+import { screenSentence } from '@/messages/findings';
+import { Note } from '@/ui/Note';
+import type { Asked } from '../useAsked';
+
+interface Props<T> {
+  /** The question as a sentence whose underlined words are its inputs. */
+  readonly words: ReactNode;
+  readonly problem: string;
+  readonly asked: Pick<Asked<Outcome<T>>, 'reply' | 'waiting' | 'failure'>;
+  readonly children: (answer: T) => ReactNode;
+}
+
+/** One question with its answer, or the reason why there is none. */
+export function Question<T>({ words, problem, asked, children }: Props<T>) {
+  const { reply, waiting, failure } = asked;
+  return (
+    <div className="question-row" aria-busy={waiting}>
+      <p className="mb-1">{words}</p>
+      {problem && (
+        <Note kind="refusal" live>
+          {problem}
+        </Note>
+      )}
+      {failure && <Note kind="refusal">{failure}</Note>}
+      <div className={waiting ? 'answer stale' : 'answer'} aria-live="polite">
+        {reply?.ok && children(reply.value)}
+        {reply && !reply.ok && <p className="problem mb-0">{reply.findings.map(screenSentence).join(' ')}</p>}
+        {!reply && <p className="soft mb-0">Working it out …</p>}
+      </div>
+    </div>
+  );
+}
+
+/** Names as pairs for a choice. */
+export function same(names: readonly string[]): [string, string][] {
+  return names.map((name) => [name, name]);
+}

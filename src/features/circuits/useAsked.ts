@@ -1,0 +1,65 @@
+'use client';
+
+import { useEffect, useRef, useState } from 'react';
+import type { Remote } from 'comlink';
+import { coreWorker, stopWorker, type WorkerName } from '@/workers/client';
+import type { CoreApi } from '@/workers/coreApi';
+import { LatestOnly } from '@/workers/latestOnly';
+
+export interface Asked<Reply> {
+  /** The newest reply; it stays while the next one is worked out. */
+  readonly reply: Reply | undefined;
+  readonly waiting: boolean;
+  readonly failure: string;
+  /** Share that is done, where the worker tells it. */
+  readonly share: number;
+  /** Stops the work; the question is not answered until it changes. */
+  stop(): void;
+}
+
+/**
+ * Keeps the reply to a question up to date, in a worker; overtaken replies are dropped.
+ *
+ * @param question asked anew whenever it changes as JSON
+ * @param ask sends it to the worker; the same function at every render
+ */
+export function useAsked<Question, Reply>(
+  name: WorkerName,
+  question: Question,
+  ask: (core: Remote<CoreApi>, question: Question, onProgress: (share: number) => void) => Promise<Reply>,
+): Asked<Reply> {
+  const key = JSON.stringify(question);
+  const [state, setState] = useState<State<Reply>>({ reply: undefined, key: '', failure: '', stopped: '' });
+  const [share, setShare] = useState(0);
+  const asker = useRef<LatestOnly<string, Reply>>(undefined);
+  useEffect(() => {
+    asker.current ??= new LatestOnly(
+      (asked) => {
+        setShare(0);
+        return ask(coreWorker(name), JSON.parse(asked) as Question, setShare);
+      },
+      (reply, asked) => setState({ reply, key: asked, failure: '', stopped: '' }),
+      (error) =>
+        setState((before) => ({
+          ...before,
+          failure: `The work stopped: ${String(error)}. Reload the page.`,
+        })),
+    );
+    asker.current.ask(key);
+  }, [key, name, ask]);
+  const stop = () => {
+    stopWorker(name);
+    asker.current = undefined;
+    setState((before) => ({ ...before, stopped: key }));
+  };
+  const waiting = state.key !== key && state.stopped !== key;
+  return { reply: state.reply, waiting, failure: state.failure, share, stop };
+}
+
+interface State<Reply> {
+  readonly reply: Reply | undefined;
+  readonly key: string;
+  readonly failure: string;
+  /** The question that was stopped. */
+  readonly stopped: string;
+}

@@ -1,0 +1,103 @@
+'use client';
+
+import { useMemo, useState, useSyncExternalStore } from 'react';
+import { circuitFile, circuitFrom, parseCircuit, type Circuit, type Finding } from '@/core';
+import { HARBOUR_CIRCUITS } from '@/demo/circuits';
+
+/** A circuit on the screen, and how many seconds show what it does. */
+export interface Opened {
+  readonly circuit: Circuit;
+  readonly seconds: number;
+}
+
+const KEPT = 'mivvet.circuit';
+
+export function harbourCircuit(title: string): Opened {
+  const { json, seconds } = HARBOUR_CIRCUITS.find((c) => c.title === title) ?? HARBOUR_CIRCUITS[0]!;
+  const made = circuitFrom(json);
+  if (!made.ok) throw new Error(`The circuit “${title}” is broken.`);
+  return { circuit: withChecks(made.value), seconds };
+}
+
+/** A circuit without checks gets the current of each lamp, at most six, so that there is something to draw. */
+function withChecks(circuit: Circuit): Circuit {
+  if (circuit.checks.length > 0) return circuit;
+  const lamps = circuit.parts.filter((part) => part.kind === 'led').slice(0, 6);
+  return {
+    ...circuit,
+    checks: lamps.map(({ id }) => ({ id: `current of ${id}`, measure: 'amps', part: id })),
+  };
+}
+
+/** The opened circuit, kept in this browser, with its way back. */
+export function useCircuit() {
+  const kept = useSyncExternalStore(
+    () => () => undefined,
+    readKept,
+    () => null,
+  );
+  const before = useMemo(() => openedFrom(kept) ?? harbourCircuit('buoy'), [kept]);
+  const [past, setPast] = useState<readonly Opened[]>([]);
+  const [shown, setShown] = useState<Opened>();
+  const [refusals, setRefusals] = useState<readonly Finding[]>([]);
+  const opened = shown ?? before;
+
+  const put = (next: Opened) => {
+    setShown(next);
+    setRefusals([]);
+    keep(next.circuit);
+  };
+  const show = (next: Opened) => {
+    setPast([...past, opened].slice(-100));
+    put(next);
+  };
+  const openText = (text: string) => {
+    const made = parseCircuit(text);
+    if (made.ok) show(openedOf(made.value));
+    else setRefusals(made.findings);
+  };
+  const back = past[past.length - 1];
+  const undo =
+    back &&
+    (() => {
+      setPast(past.slice(0, -1));
+      put(back);
+    });
+  return { opened, refusals, show, openText, undo };
+}
+
+function openedOf(circuit: Circuit): Opened {
+  return { circuit: withChecks(circuit), seconds: secondsFor(circuit) };
+}
+
+function openedFrom(kept: string | null): Opened | undefined {
+  const made = kept === null ? undefined : parseCircuit(kept);
+  return made?.ok ? openedOf(made.value) : undefined;
+}
+
+function readKept(): string | null {
+  try {
+    return window.localStorage.getItem(KEPT);
+  } catch {
+    return null;
+  }
+}
+
+/** A browser without room or leave to keep it shows the circuit all the same, until it is left. */
+function keep(circuit: Circuit): void {
+  try {
+    window.localStorage.setItem(KEPT, JSON.stringify(circuitFile(circuit)));
+  } catch {
+    // Nothing to mend here: the circuit can still be saved as a file.
+  }
+}
+
+/** Long enough for a few periods of its slowest source, else of a blinker. */
+function secondsFor({ title, parts }: Circuit): number {
+  const known = HARBOUR_CIRCUITS.find((c) => c.title === title);
+  if (known) return known.seconds;
+  const hertz = parts.flatMap((part) =>
+    part.kind === 'signal' || (part.kind === 'pin' && part.params.drive === 'pwm') ? [part.params.hertz] : [],
+  );
+  return hertz.length > 0 ? 4 / Math.min(...hertz) : 5;
+}
