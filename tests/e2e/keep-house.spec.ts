@@ -25,15 +25,11 @@ test('mains is refused in any spelling, with a way on, and the figures from befo
   const volts = page.getByLabel('Supply voltage');
   for (const typed of ['230', '230 V AC', '110 V', '12 V ac']) {
     await volts.fill(typed);
-    await expect(alertSaying(page, 'mains')).toContainText(
-      'isolated supply of up to 24 V instead',
-    );
+    await expect(alertSaying(page, 'mains')).toContainText('isolated supply of up to 24 V instead');
     await expect(volts).toHaveValue(typed);
   }
   await volts.fill('30');
-  await expect(alertSaying(page, 'stop at')).toContainText(
-    spaced('30.0 V is above the 24.0 V'),
-  );
+  await expect(alertSaying(page, 'stop at')).toContainText(spaced('30.0 V is above the 24.0 V'));
   await volts.fill('12 V');
   await expect(alertSaying(page, 'keeps the figures')).toHaveCount(0);
 });
@@ -62,15 +58,11 @@ test('lists with wrong columns and double nicknames are kept as typed, with what
 }) => {
   await makeGroup(page, 'Curlew', 'bench,nickname,surname\n1,Ida,X');
   const list = page.getByLabel(/One nickname a line/u);
-  await expect(alertSaying(page, 'Nobody was added')).toContainText(
-    'It wants bench, nickname',
-  );
+  await expect(alertSaying(page, 'Nobody was added')).toContainText('It wants bench, nickname');
   await expect(list).toHaveValue('bench,nickname,surname\n1,Ida,X');
   await list.fill('Ida\nOle\nida');
   await page.getByRole('button', { name: 'Add them' }).click();
-  await expect(alertSaying(page, 'Nobody was added')).toContainText(
-    '“ida” stands twice',
-  );
+  await expect(alertSaying(page, 'Nobody was added')).toContainText('“ida” stands twice');
   await list.fill('bench,nickname\n3,Ida\n4,Ole');
   await page.getByRole('button', { name: 'Add them' }).click();
   await expect(page.getByRole('heading', { name: '2 students' })).toBeVisible();

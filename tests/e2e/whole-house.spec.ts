@@ -56,9 +56,7 @@ test('a hostile or half-written lesson file is refused whole', async ({ page }) 
       .getByLabel('Lesson file (JSON)')
       .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(text) });
   await send('{"format":"mivvet.lesson/1","title":"Half');
-  await expect(alertSaying(page, 'Nothing was imported')).toContainText(
-    'cut short or not JSON',
-  );
+  await expect(alertSaying(page, 'Nothing was imported')).toContainText('cut short or not JSON');
   await send(
     '{"format":"mivvet.lesson/1","title":"x","choice":{"pattern":"single","params":{"amps":"<script>"}}}',
   );
