@@ -99,33 +99,62 @@ export {
 } from './answers/timing';
 export { trimRange, type TrimRange } from './answers/trim';
 // board
-export { boardHoles, BOARD_WIDTH, HALF_BOARD, holeOf, type Hole, type HoleName } from './board/geometry';
 export {
-  boardOf,
+  BOARD_CHOICES,
+  BOARDS,
+  boardsFor,
+  buildType,
+  choiceOf,
+  type BoardChoice,
+  type BoardId,
+  type BoardSpec,
+} from './board/boards';
+export { bodiesOf, type Body } from './board/bodies';
+export { boardOf, copperOf } from './board/copper';
+export { boardHoles, holeOf, LANE_PITCH, TAPE_PITCH, type Hole, type HoleName } from './board/geometry';
+export {
+  JUMPER_COLOURS,
   placementOf,
   planSchema,
   takenHoles,
+  type JumperColour,
   type Placement,
   type Plan,
   type StandIn,
-  type WireColour,
 } from './board/plan';
-export { moveLeg, shiftPart, standInFor, turnPart } from './board/edits';
-export { asBuilt, type AsBuilt } from './board/asBuilt';
-// patterns
-export { PATTERNS, type PatternId } from './patterns/index';
-export type { Checkpoint } from './patterns/pattern';
 export {
-  readLampAmps,
-  readSupplyVolts,
-  SUPPLY_LIMIT_VOLTS,
-  type SingleParams,
-} from './patterns/single/params';
+  addJumper,
+  moveLeg,
+  recolour,
+  shifted,
+  shiftPart,
+  standInFor,
+  stepsBetween,
+  swapParts,
+  takeAway,
+  turnPart,
+} from './board/edits';
+export { asBuilt, type AsBuilt } from './board/asBuilt';
+export { layOut, type LaidOut, type LayoutRequest } from './board/layout/layOut';
+export { fewestWires, qualityOf, type Quality } from './board/layout/score';
+export { stageLists, wiringOf } from './board/layout/wiring';
+export { diagramOf, type Diagram } from './diagram/diagram';
+// patterns
+export { PATTERN_IDS, PATTERNS, type PatternId } from './patterns/index';
+export type { AgeRow, LampFigure, SteadySums, StringSum } from './patterns/steady/figures';
+export type { LampSorts } from './patterns/steady/parts';
+export type { Way } from './patterns/steady/way';
+export type { WayChoice } from './patterns/strings/strings';
+export type { Checkpoint } from './patterns/pattern';
+export type { SingleParams } from './patterns/single/params';
+export { readLampAmps, readSupplyVolts, SUPPLY_LIMIT_VOLTS } from './patterns/wishes';
 export type { AtAge, School, SingleSums } from './patterns/single/sums';
 export { DEFAULT_STYLE, ROUNDINGS, styleSchema, type HouseStyle, type Rounding } from './patterns/style';
 // assembly
 export { AGE_GROUPS, type AgeGroup } from './assembly/pace';
-export type { LegPlace, Step } from './assembly/steps';
+export type { LegPlace, Piece, StageReading, Step } from './assembly/step';
+export { stagesOf, type Stage } from './assembly/stages';
+export { tapesOf, type Tape } from './assembly/taped';
 // checking
 export { benchState, expandedUncertainty, judge, type Verdict, type VerdictName } from './checking/verdict';
 export { diagnose, type Cause, type Diagnosis } from './checking/diagnose';
@@ -143,11 +172,18 @@ export { stockKey, stockSpecSchema, type StockItem, type StockSpec } from './kit
 // sheet
 export { cautionsAt, type Caution, type CautionCode } from './sheet/cautions';
 export { faultContext, sessionExpectation } from './sheet/expectation';
-export type { PatternChoice, SheetRequest } from './sheet/request';
-export { makeSheet, type Sheet } from './sheet/sheet';
+export {
+  buildSchema,
+  choiceSchema,
+  DEFAULT_BUILD,
+  type Build,
+  type ParamsOf,
+  type PatternChoice,
+} from './sheet/choice';
+export type { SheetRequest } from './sheet/request';
+export { makeSheet, workOut, type Sheet } from './sheet/sheet';
 // formats
 export {
-  choiceSchema,
   lampDiffers,
   LESSON_FORMAT,
   lessonFileSchema,

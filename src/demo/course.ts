@@ -1,5 +1,4 @@
 import type { StockSpec } from '@/core';
-import type { LessonContent } from '@/server/repositories/lessons';
 
 /** The invented course: a model harbour, built week by week. All names, values and prices in it are invented. */
 export const COURSE = 'Model harbour';
@@ -44,55 +43,6 @@ export const GROUPS = [
   },
 ] as const;
 
-export const LESSONS: readonly LessonContent[] = [
-  {
-    title: 'Pier lamp',
-    aim: 'Each student lights one red lamp with the right resistor, and shows by the meter that the current is what was planned.',
-    story: 'A boat is due after dark, and the end of the pier has no light.',
-    notes: 'Show the lamp the wrong way round before anybody has seen it lit.',
-    ageGroup: '10–12',
-    choice: {
-      pattern: 'single',
-      params: {
-        supply: { kind: 'aa-alkaline', cells: 3, age: 'fresh' },
-        lamp: 'red',
-        amps: 0.01,
-        side: 'plus',
-      },
-    },
-    plan: null,
-  },
-  {
-    title: 'Harbour-office window',
-    aim: 'The same loop with another lamp: why does blue want a smaller resistor from five volts?',
-    story: 'Somebody is still at work in the harbour office, behind a blue blind.',
-    notes: '',
-    ageGroup: '10–12',
-    choice: {
-      pattern: 'single',
-      params: { supply: { kind: 'usb', cells: 1, age: 'nominal' }, lamp: 'blue', amps: 0.012, side: 'minus' },
-    },
-    plan: null,
-  },
-  {
-    title: 'Net-loft lantern',
-    aim: 'Most of a nine-volt block is wasted on one lamp: measure where the volts go.',
-    story: 'The nets are mended by the light of one yellow lantern.',
-    notes: 'Leads into the two strings of the quay later in the course.',
-    ageGroup: '13 and up',
-    choice: {
-      pattern: 'single',
-      params: {
-        supply: { kind: 'block-9v', cells: 1, age: 'fresh' },
-        lamp: 'yellow',
-        amps: 0.008,
-        side: 'plus',
-      },
-    },
-    plan: null,
-  },
-];
-
 const RESISTORS: readonly (readonly [number, number])[] = [
   [10, 20],
   [33, 18],
@@ -127,14 +77,31 @@ export const STOCK: readonly (readonly [StockSpec, number, number, number, strin
   [{ kind: 'led', lamp: 'yellow' }, 30, 25, 275, 'drawer B'],
   [{ kind: 'led', lamp: 'green' }, 24, 25, 390, 'drawer B'],
   [{ kind: 'led', lamp: 'blue' }, 22, 25, 390, 'drawer B'],
-  [{ kind: 'led', lamp: 'white' }, 18, 25, 420, 'drawer B'],
+  [{ kind: 'led', lamp: 'white' }, 60, 25, 420, 'drawer B'],
   [{ kind: 'cell', supply: 'aa-alkaline' }, 60, 12, 480, 'shelf 2'],
   [{ kind: 'holder', supply: 'aa-alkaline', cells: 3 }, 18, 1, 85, 'shelf 2'],
   [{ kind: 'cell', supply: 'block-9v' }, 12, 2, 420, 'shelf 2'],
   [{ kind: 'holder', supply: 'block-9v', cells: 1 }, 16, 5, 210, 'shelf 2'],
   [{ kind: 'supply', supply: 'usb' }, 15, 1, 160, 'shelf 3'],
   [{ kind: 'jumper' }, 140, 70, 350, 'box J'],
+  [{ kind: 'led', lamp: 'yellow-green' }, 20, 25, 240, 'drawer B'],
+  [{ kind: 'rgb-lamp', common: 'cathode' }, 15, 10, 460, 'drawer B'],
+  [{ kind: 'zener', volts: 8.2 }, 18, 25, 210, 'drawer C'],
+  [{ kind: 'zener', volts: 9.1 }, 18, 25, 210, 'drawer C'],
+  [{ kind: 'zener', volts: 10 }, 16, 25, 210, 'drawer C'],
+  [{ kind: 'potentiometer', ohms: 22000 }, 15, 5, 380, 'drawer C'],
+  [{ kind: 'button' }, 30, 20, 310, 'drawer C'],
+  [{ kind: 'cell', supply: 'coin-20mm' }, 24, 5, 350, 'safe'],
+  [{ kind: 'holder', supply: 'coin-20mm', cells: 1 }, 20, 10, 640, 'safe'],
+  [{ kind: 'tape' }, 120, 60, 540, 'box J'],
+  [{ kind: 'tinned-wire' }, 300, 100, 120, 'box J'],
   [{ kind: 'board', board: 'half' }, 16, 1, 320, 'shelf 1'],
+  [{ kind: 'board', board: 'mini' }, 18, 1, 140, 'shelf 1'],
+  [{ kind: 'board', board: 'full' }, 12, 1, 560, 'shelf 1'],
+  [{ kind: 'board', board: 'full-split' }, 4, 1, 540, 'shelf 1'],
+  [{ kind: 'board', board: 'strip' }, 14, 5, 900, 'shelf 1'],
+  [{ kind: 'board', board: 'pad' }, 14, 5, 750, 'shelf 1'],
+  [{ kind: 'board', board: 'card' }, 60, 20, 180, 'shelf 1'],
 ];
 
 /** Which benches of the finished session were built wrong, and what was found when they were measured again. */

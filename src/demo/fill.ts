@@ -6,7 +6,8 @@ import { addLesson } from '@/server/repositories/lessons';
 import { addReading, type ReadingKind } from '@/server/repositories/readings';
 import { addSession, session } from '@/server/repositories/sessions';
 import { addStock } from '@/server/repositories/stock';
-import { COURSE, GROUPS, LESSONS, STOCK, WRONG_BUILDS } from './course';
+import { COURSE, GROUPS, STOCK, WRONG_BUILDS } from './course';
+import { LESSONS } from './lessons';
 import { benchReadings, candidateFor, type DemoReading } from './readings';
 
 interface Given {

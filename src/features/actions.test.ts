@@ -1,6 +1,14 @@
 import fs from 'node:fs';
 import { ownDatabase } from '../../tests/support/database';
-import { DEFAULT_METER, DEFAULT_STYLE, LAMPS, parseCircuit, solve, type PatternChoice } from '@/core';
+import {
+  DEFAULT_METER,
+  DEFAULT_STYLE,
+  LAMPS,
+  parseCircuit,
+  solve,
+  type PatternChoice,
+  PATTERNS,
+} from '@/core';
 import type { Answer } from '@/server/failures';
 import { group } from '@/server/repositories/groups';
 import { lesson, lessons } from '@/server/repositories/lessons';
@@ -48,8 +56,8 @@ describe('starting, keeping and moving lessons', () => {
     const id = value(await startLesson('single', '  Mole lamp  '));
     const held = await lesson(id);
     expect(held.title).toBe('Mole lamp');
-    expect(held.choice.params.amps).toBe(0.006);
-    expect((await lesson(value(await startLesson('single', '')))).title).toBe('New lamp');
+    expect(held.choice.params).toMatchObject({ amps: 0.006 });
+    expect((await lesson(value(await startLesson('single', '')))).title).toBe('One lamp');
     value(await keepStyle(1, DEFAULT_STYLE));
   });
 
@@ -82,8 +90,8 @@ describe('starting, keeping and moving lessons', () => {
 
   it('says when the sender’s lamp is another', async () => {
     const id = value(await startLesson('single', 'Other lamp'));
-    const file = JSON.parse((await lessonJson(id)).text) as { lamp: { vf: number } };
-    file.lamp.vf = 2.05;
+    const file = JSON.parse((await lessonJson(id)).text) as { lamps: { vf: number }[] };
+    file.lamps[0]!.vf = 2.05;
     const there = value(await importLesson(JSON.stringify(file)));
     expect(there.note.replaceAll('\u202f', ' ')).toContain('has 2.05 V, the one in this store 1.95 V');
   });
@@ -157,7 +165,7 @@ describe('sessions', () => {
 
     const { version, content } = value(await loadLesson(lessonId));
     const params = {
-      ...content.choice.params,
+      ...PATTERNS.single.defaults(DEFAULT_STYLE),
       lamp: 'blue',
       supply: { kind: 'usb', cells: 1, age: 'nominal' },
     } as const;
@@ -175,7 +183,7 @@ describe('sessions', () => {
     const lessonId = value(await startLesson('single', 'Dark'));
     const { version, content } = value(await loadLesson(lessonId));
     const params = {
-      ...content.choice.params,
+      ...PATTERNS.single.defaults(DEFAULT_STYLE),
       lamp: 'violet',
       supply: { kind: 'aa-alkaline', cells: 1, age: 'fresh' },
     } as const;

@@ -1,10 +1,10 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import type { ReactElement } from 'react';
-import { sheetWith } from '../../tests/support/sheets';
+import { patternSheet, sheetWith } from '../../tests/support/sheets';
 import {
   bandsFor,
   boardHoles,
-  HALF_BOARD,
+  BOARDS,
   moveLeg,
   readBands,
   standInFor,
@@ -12,20 +12,24 @@ import {
   turnPart,
   type BandColour,
   type Expected,
+  PATTERN_IDS,
+  type Sheet,
 } from '@/core';
 import { BandChart } from './charts/BandChart';
 import { MiniBand } from './check/MiniBand';
 import { StripChart } from './check/StripChart';
 import { BoardDrawing } from './plan/BoardDrawing';
 import { at, nearestHole, rowsShown } from './plan/geometry';
-import { LoopDiagram } from './plan/LoopDiagram';
+import { CircuitDiagram } from './plan/CircuitDiagram';
 import { BAND_FILLS, DRAWN, LAMP_DRAWN, WIRE_COLOURS } from './plan/palette';
 import { ResistorDrawing } from './plan/ResistorDrawing';
 
 const sheet = sheetWith();
 const draw = (element: ReactElement) => renderToStaticMarkup(element).replaceAll(THIN, ' ');
 const board = (more: Partial<Parameters<typeof BoardDrawing>[0]> = {}) =>
-  draw(<BoardDrawing plan={sheet.plan} circuit={sheet.circuit} lamp="red" title="Plan" {...more} />);
+  draw(
+    <BoardDrawing plan={sheet.plan} circuit={sheet.circuit} sorts={{ D1: 'red' }} title="Plan" {...more} />,
+  );
 
 /** Every attribute of a name in the order in which it is drawn. */
 function all(markup: string, tag: string, attribute: string): string[] {
@@ -63,7 +67,7 @@ describe('a drawn resistor', () => {
 describe('a drawn plan', () => {
   it('has every hole of the board once', () => {
     const holes = all(board({ whole: true }), 'rect', 'width').filter((width) => width === '4.8');
-    expect(holes).toHaveLength(boardHoles(HALF_BOARD).length);
+    expect(holes).toHaveLength(boardHoles(BOARDS.half).length);
   });
 
   it('shows as many rows as are used, and a few more', () => {
@@ -85,7 +89,7 @@ describe('a drawn plan', () => {
 
   it('tells lamp colours by letter as well', () => {
     for (const type of ['red', 'green', 'blue', 'violet'] as const) {
-      const markup = board({ lamp: type });
+      const markup = board({ sorts: { D1: type } });
       expect(markup).toContain(`>${LAMP_DRAWN[type].letter}</text>`);
       expect(markup).toContain(LAMP_DRAWN[type].fill);
     }
@@ -95,8 +99,8 @@ describe('a drawn plan', () => {
 
   it('draws jumpers from hole to hole in their colours', () => {
     const markup = board();
-    const from = at(boardHoles(HALF_BOARD).find((h) => h.name === 'L+3')!);
-    const to = at(boardHoles(HALF_BOARD).find((h) => h.name === 'a3')!);
+    const from = at(boardHoles(BOARDS.half).find((h) => h.name === 'L+3')!);
+    const to = at(boardHoles(BOARDS.half).find((h) => h.name === 'a3')!);
     expect(markup).toContain(
       `<line x1="${from.x}" y1="${from.y}" x2="${to.x}" y2="${to.y}" stroke="${WIRE_COLOURS.red}"`,
     );
@@ -134,7 +138,7 @@ describe('a drawn plan', () => {
 
   it('finds the hole nearest to the pointer, and none far away', () => {
     for (const name of ['a1', 'e8', 'j30', 'L+3', 'R-29']) {
-      const { x, y } = at(boardHoles(HALF_BOARD).find((h) => h.name === name)!);
+      const { x, y } = at(boardHoles(BOARDS.half).find((h) => h.name === name)!);
       expect(nearestHole(sheet.plan, { x: x + 5, y: y - 5 })?.name).toBe(name);
     }
     expect(nearestHole(sheet.plan, { x: -200, y: -200 })).toBeUndefined();
@@ -142,19 +146,45 @@ describe('a drawn plan', () => {
 });
 
 describe('the circuit diagram', () => {
-  it('labels supply, resistor and lamp with solved figures', () => {
-    const markup = draw(<LoopDiagram sheet={sheet} />);
-    for (const text of ['R1 330 Ω', '2.92 V', 'D1 red', '1.88 V', '4.80 V', '8.85 mA all round'])
+  const diagram = (of: Sheet, more: Partial<Parameters<typeof CircuitDiagram>[0]> = {}) =>
+    draw(
+      <CircuitDiagram
+        circuit={of.circuit}
+        sorts={of.sorts}
+        resistors="box"
+        figures={of.built.solved!.parts}
+        {...more}
+      />,
+    );
+
+  it('labels supply, resistor and lamp with values, and on wish with solved figures', () => {
+    const markup = diagram(sheet);
+    for (const text of ['>R1<', '>330 Ω<', '>2.92 V<', '>red<', '>1.88 V<', '>4.80 V<', '>8.85 mA<'])
       expect(markup).toContain(text);
-    expect(markup).toContain('resistor, then lamp');
+    expect(diagram(sheet, { figures: undefined })).not.toContain('mA');
   });
 
-  it('has the lamp first when the resistor is on the minus side', () => {
-    const markup = draw(<LoopDiagram sheet={sheetWith({ side: 'minus' })} />);
-    expect(markup).toContain('lamp, then resistor');
-    const place = (label: string) =>
-      Number(new RegExp(`<text x="(\\d+)"[^>]*>${label}`, 'u').exec(markup)![1]);
-    expect(place('D1')).toBeLessThan(place('R1'));
+  it('has the lamp above the resistor when that is on the minus side', () => {
+    const place = (markup: string, label: string) =>
+      Number(new RegExp(`<text x="[\\d.]+" y="([\\d.]+)"[^>]*>${label}<`, 'u').exec(markup)![1]);
+    const minus = diagram(sheetWith({ side: 'minus' }));
+    expect(place(minus, 'D1')).toBeLessThan(place(minus, 'R1'));
+    expect(place(diagram(sheet), 'D1')).toBeGreaterThan(place(diagram(sheet), 'R1'));
+  });
+
+  it('draws resistors as the house does', () => {
+    expect(diagram(sheet)).toContain('<rect x="-7"');
+    expect(diagram(sheet, { resistors: 'zigzag' })).not.toContain('<rect x="-7"');
+  });
+
+  it.each(PATTERN_IDS)('shows every part of %s once, inside the picture', (pattern) => {
+    const made = patternSheet(pattern, {}, pattern === 'panel' ? 'strip' : 'full');
+    const markup = diagram(made);
+    const [, width, height] = /viewBox="0 0 ([\d.]+) ([\d.]+)"/u.exec(markup)!.map(Number);
+    for (const { id } of made.circuit.parts)
+      expect(markup.match(new RegExp(`>${id}</text>`, 'gu'))).toHaveLength(1);
+    for (const x of all(markup, 'text', 'x').map(Number)) expect(x).toBeLessThan(width!);
+    for (const y of all(markup, 'text', 'y').map(Number)) expect(y).toBeLessThan(height!);
   });
 });
 

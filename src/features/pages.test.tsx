@@ -1,7 +1,7 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import type { ReactElement } from 'react';
 import { sheetWith } from '../../tests/support/sheets';
-import { DEFAULT_STYLE, LAMP_TYPES, THIN, type SingleParams } from '@/core';
+import { DEFAULT_STYLE, LAMP_TYPES, THIN, type SingleParams, BARE_SHELF } from '@/core';
 import { CAUTION_WORDS } from '@/messages/cautions';
 import { StatusMark, STATUS_WORDS, type Status } from '@/ui/StatusMark';
 import { PrintedCard } from './print/PrintedCard';
@@ -11,7 +11,7 @@ import { ChecksStage } from './sheet/stages/ChecksStage';
 import { KitStage } from './sheet/stages/KitStage';
 import { PartsStage } from './sheet/stages/PartsStage';
 import { StepsStage } from './sheet/stages/StepsStage';
-import { SumsStage } from './sheet/stages/SumsStage';
+import { SingleSumsView } from './sheet/sums/SingleSums';
 
 const text = (element: ReactElement) =>
   renderToStaticMarkup(element)
@@ -53,8 +53,8 @@ describe.each(LESSONS.map((params) => [JSON.stringify(params), params] as const)
     });
 
     it('says one resistor value everywhere', () => {
-      const sums = text(<SumsStage sheet={sheet} style={DEFAULT_STYLE} />);
-      const parts = text(<PartsStage sheet={sheet} style={DEFAULT_STYLE} />);
+      const sums = text(<SingleSumsView sums={sheet.sums} style={DEFAULT_STYLE} />);
+      const parts = text(<PartsStage sheet={sheet} style={DEFAULT_STYLE} shelf={BARE_SHELF} />);
       const kit = text(<KitStage sheet={sheet} style={DEFAULT_STYLE} csvHref="/k" />);
       const steps = text(<StepsStage sheet={sheet} printHref="/p" onRing={() => undefined} />);
       const value = /R1, ([\d.]+ [kM]?Ω),/u.exec(card)![1]!;
@@ -175,7 +175,7 @@ describe('sums for every lamp', () => {
       9,
     );
     expect(design.resistorVolts / chosen).toBeCloseTo(design.amps, 12);
-    const page = text(<SumsStage sheet={sheet} style={DEFAULT_STYLE} />);
+    const page = text(<SingleSumsView sums={sheet.sums} style={DEFAULT_STYLE} />);
     expect(page).toContain('the volts add up');
     expect(page).toContain('full rated 20 mA');
   });

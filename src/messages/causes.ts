@@ -1,6 +1,6 @@
 import { formatOhms, type Cause, type Diagnosis } from '@/core';
 import { capital, checkpointName, lampName, legName, partName } from './names';
-import { holeName } from './findings';
+import { holeName } from './holes';
 
 type CauseWords = (data: Cause['data']) => string;
 

@@ -15,5 +15,14 @@ export const CAUTION_WORDS: Readonly<Record<CautionCode, string>> = {
   'violet-eyes': 'Violet is near ultraviolet: no looking into it, shade it or keep it low.',
   'infrared-unseen': 'Infrared is bright though unseen: look through a phone’s camera, not into the lamp.',
   'warm-resistor': 'The resistor gets hot to touch: leave it alone while the power is on.',
+  'coin-cell-only':
+    'No resistor holds for one coin cell only, whose own ohms limit the current: never on AA cells, USB or two coin cells.',
+  'mains-stand-in':
+    'This stands in for a mains lamp: an isolated 12 V supply in a closed case, and nothing of the mains lamp is opened.',
+  'soldering-iron':
+    'Iron in its stand, window open or extraction on, hair tied, no food, hands washed after. A burn goes under cool running water for twenty minutes.',
+  'clippings-fly':
+    'Glasses on when cutting legs, and a hand over the cutter: clippings fly. Count them into the tin.',
+  'tapes-apart': 'The plus tape and the minus tape must never touch: the cell would be shorted and get hot.',
   'never-without-resistor': 'Never without the resistor: the lamp would be ruined at once, and may pop.',
 };

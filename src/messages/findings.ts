@@ -2,12 +2,14 @@ import {
   formatOhms,
   formatPercent,
   formatQuantity,
+  type BoardChoice,
   type Finding,
   type FindingCode,
   type FindingData,
   type Unit,
 } from '@/core';
-import { legName, lampName, partName } from './names';
+import { holeName, stripName } from './holes';
+import { BOARD_SHORT, capital, lampName, legName, partName } from './names';
 
 type Sentences = { readonly [C in FindingCode]: (data: FindingData[C]) => string };
 
@@ -59,7 +61,9 @@ const SENTENCES: Sentences = {
   'supply-too-high': ({ volts: v, limit }) =>
     `${volts(v)} is above the ${volts(limit)} that lessons here stop at. Choose fewer cells or a lower setting.`,
   'cannot-light': ({ supply, lamp, amps: reached, needVolts }) =>
-    `${volts(supply)} cannot push the wanted current through a ${lampName(lamp)} lamp, which needs ${volts(needVolts)}: it would get ${amps(reached)} with no resistor at all. Add a cell, choose a lamp with a lower forward voltage, or ask for less current.`,
+    lamp.includes('+')
+      ? `${volts(supply)} cannot push the wanted current through ${lamp.split('+').map(lampName).join(' and ')} in a row, which need ${volts(needVolts)}. Use shorter strings, more volts or less current.`
+      : `${volts(supply)} cannot push the wanted current through a ${lampName(lamp)} lamp, which needs ${volts(needVolts)}: it would get ${amps(reached)} with no resistor at all. Add a cell, choose a lamp with a lower forward voltage, or ask for less current.`,
   'current-over-limit': ({ amps: a, limit }) =>
     `${amps(a)} is more than this lamp stands (${amps(limit)}). Ask for less.`,
   'no-resistor-in-drawer': ({ ohms, largest }) =>
@@ -77,8 +81,32 @@ const SENTENCES: Sentences = {
     part === other
       ? `Both legs of ${partName(part)} cannot share hole ${holeName(hole)}.`
       : `Hole ${holeName(hole)} already holds a leg of ${partName(other)}.`,
-  'does-not-fit': ({ needed, rows }) => `The plan needs ${needed} rows; this board has ${rows}.`,
-  'not-a-chain': ({ part }) => `${partName(part)} does not lie in one loop with the supply.`,
+  'does-not-fit': ({ board, left, of, would }) =>
+    `This is too much for the ${BOARD_SHORT[board as BoardChoice]}: ${left > 0 ? `${left} of ${of} parts find no place` : 'its rows have no holes left for the wires'}. ${wouldHold(would)}`,
+  'hole-cut': ({ hole, part }) => `Hole ${holeName(hole)} is cut through: ${partName(part)} cannot use it.`,
+  'not-alike': ({ part, other }) =>
+    `${capital(partName(part))} and ${partName(other)} have different numbers of legs, so they cannot change places.`,
+  'not-for-card': ({ part }) =>
+    `Tape on card takes only things with two legs in rows from plus to minus, and ${partName(part)} is none of those. Choose a breadboard, stripboard or pad board.`,
+  'unequal-lamps': ({ lamps, dark, over }) =>
+    `The lamps do not share the current: ${lamps.map(({ part, type, amps: a }) => `${part} ${lampName(type)} ${amps(Math.max(0, a))}`).join(', ')}.${dark ? ` ${dark} of them ${dark === 1 ? 'stays' : 'stay'} dark at some age of the supply.` : ''}${over ? ` ${over} ${over === 1 ? 'is' : 'are'} driven above the limit.` : ''}`,
+  'never-without-resistor': ({ cells }) =>
+    `${cells} coin cells push far more than a lamp survives: without a resistor it holds for one coin cell only.`,
+  'too-many-lamps': ({ lamps, most }) => `${lamps} lamps are more than one lesson takes (${most}).`,
+  'supply-overloaded': ({ amps: a, limit }) =>
+    `${amps(a)} is more than this port gives all day (${amps(limit)}). Use fewer lamps, less current or strings.`,
+  'no-way-works': ({ ways }) =>
+    ways > 0
+      ? 'Strings as long as this cannot be lit; shorter ones in the list below can.'
+      : 'No way to join these lamps can be lit from this supply.',
+  'no-zener': ({ volts: v, lamp }) =>
+    `No zener of the table lights a ${lampName(lamp)} lamp at about ${volts(v)}. Choose another threshold or lamp.`,
+  'no-potentiometer': ({ ohms }) =>
+    `The sum wants a potentiometer of ${formatQuantity(ohms, 'Ω')}; the largest sold is 1 MΩ. Ask for more current at the low end.`,
+  'nothing-in-range': ({ low, high }) =>
+    high < 0.1
+      ? `The low end, ${amps(low)}, must lie below the high end, ${amps(high)}.`
+      : `This lamp takes ${volts(low)}, and ${volts(high)} leave no two resistors to walk between. Add a cell.`,
   'shorted-by-row': ({ part, strip }) =>
     `Both legs of ${partName(part)} sit in ${stripName(strip)}: the row joins them, so 0 V stands across it.`,
   'open-leg': ({ part, pin, hole, strip }) =>
@@ -112,25 +140,18 @@ const SENTENCES: Sentences = {
     `“${nickname}” looks like a full name. A nickname or bench number is enough here.`,
 };
 
+function wouldHold(boards: string): string {
+  if (boards === '') return 'No board here holds it: split it into two lessons.';
+  const names = boards.split(' ').map((board) => BOARD_SHORT[board as BoardChoice]);
+  return `It fits on: ${names.join(', ')}.`;
+}
+
 function overTimes(share: number): string {
   return share < 10 ? `${share.toFixed(1)} times` : `${Math.round(share)} times`;
 }
 
 function exampleOf(unit: string): string {
   return { V: '4.8 or 9V', A: '10 mA or 12m', Ω: '330 or 4k7' }[unit] ?? `12 ${unit}`;
-}
-
-/** `L+3` as people say it: the + rail on the left, hole 3. */
-export function holeName(hole: string): string {
-  const rail = /^([LR])([+-])(\d+)$/u.exec(hole);
-  if (!rail) return hole;
-  return `${rail[1] === 'L' ? 'left' : 'right'} ${rail[2] === '+' ? '+' : '−'} rail, hole ${rail[3]}`;
-}
-
-export function stripName(strip: string): string {
-  const rail = /^([LR])([+-])$/u.exec(strip);
-  if (rail) return `the ${rail[1] === 'L' ? 'left' : 'right'} ${rail[2] === '+' ? '+' : '−'} rail`;
-  return `row ${strip.replace(' ', ', ')}`;
 }
 
 /** The sentence of a finding. */

@@ -1,8 +1,18 @@
-import { formatOhms, formatQuantity, type SingleSums } from '@/core';
+import { formatOhms, formatQuantity, type Sheet } from '@/core';
 import { lampName, supplyName } from './names';
 
-/** A lesson in one line: `red lamp, 330 Ω, 3 AA cells, fresh: 8.85 mA`. */
-export function lessonSentence(sums: SingleSums): string {
-  const { lamp, chosen, supply, design } = sums;
-  return `${lampName(lamp.type)} lamp, ${formatOhms(chosen)}, ${supplyName(supply)}: ${formatQuantity(design.amps, 'A')}`;
+/** A lesson in one line: `red lamp, 330 Ω, 3 AA cells, fresh: 8.85 mA`, or `3 blue and 2 red lamps, …`. */
+export function lessonSentence({ sums, steady }: Pick<Sheet, 'sums' | 'steady'>): string {
+  if (sums) {
+    const { lamp, chosen, supply, design } = sums;
+    return `${lampName(lamp.type)} lamp, ${formatOhms(chosen)}, ${supplyName(supply)}: ${formatQuantity(design.amps, 'A')}`;
+  }
+  const { design, supply } = steady;
+  const counts = new Map<string, number>();
+  for (const { type } of design.lamps) counts.set(type, (counts.get(type) ?? 0) + 1);
+  const groups = [...counts].map(
+    ([type, count]) => `${count === 1 && counts.size === 1 ? '' : `${count} `}${lampName(type)}`,
+  );
+  const lamps = `${groups.join(' and ')} ${design.lamps.length === 1 ? 'lamp' : 'lamps'}`;
+  return `${lamps}, ${supplyName(supply)}: ${formatQuantity(design.amps, 'A')}`;
 }

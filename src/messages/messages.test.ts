@@ -2,7 +2,8 @@ import { expectationWith, sheetWith } from '../../tests/support/sheets';
 import { DEFAULT_STYLE, finding, judgeBench, noteReading, THIN } from '@/core';
 import { likeliestWords, nextWords } from './causes';
 import { CAUTION_WORDS } from './cautions';
-import { holeName, sentence, stripName } from './findings';
+import { sentence } from './findings';
+import { holeName, stripName } from './holes';
 import { lessonSentence } from './lessonSentence';
 import { money } from './money';
 import { partName, stockName, supplyName } from './names';
@@ -60,7 +61,7 @@ describe('names', () => {
   });
 
   it('of a lesson in one line', () => {
-    expect(plain(lessonSentence(sheetWith().sums))).toBe('red lamp, 330 Ω, 3 AA cells, fresh: 8.85 mA');
+    expect(plain(lessonSentence(sheetWith()))).toBe('red lamp, 330 Ω, 3 AA cells, fresh: 8.85 mA');
   });
 });
 

@@ -1,14 +1,29 @@
-import type { Age, Brightness, LampType, PolarityCue, StockSpec, SupplyChoice, SupplyKind } from '@/core';
+import type {
+  Age,
+  BoardChoice,
+  Brightness,
+  LampType,
+  PolarityCue,
+  StockSpec,
+  SupplyChoice,
+  SupplyKind,
+} from '@/core';
 import { formatOhms, formatQuantity, SUPPLIES } from '@/core';
 
-/** How parts of the one-lamp plan are called in a sentence. */
+const KIND_NAMES: Readonly<Record<string, string>> = {
+  D: 'lamp',
+  R: 'resistor',
+  B: 'supply',
+  W: 'jumper',
+  P: 'potentiometer',
+  Z: 'zener',
+  S: 'button',
+};
+
+/** How the parts of a lesson are called in a sentence. */
 export function partName(part: string): string {
-  const kind = part.charAt(0);
-  if (kind === 'D') return `the lamp ${part}`;
-  if (kind === 'R') return `the resistor ${part}`;
-  if (kind === 'B') return `the supply ${part}`;
-  if (kind === 'W') return `the jumper ${part}`;
-  return part;
+  const kind = /^[A-Z]\d/u.test(part) ? KIND_NAMES[part.charAt(0)] : undefined;
+  return kind ? `the ${kind} ${part}` : part;
 }
 
 export function capital(text: string): string {
@@ -16,8 +31,12 @@ export function capital(text: string): string {
 }
 
 export function legName(part: string, pin: string): string {
+  if (part.startsWith('Z')) return pin === 'cathode' ? 'banded end' : 'plain end';
   if (pin === 'anode') return 'long leg';
   if (pin === 'cathode') return 'short leg';
+  if (pin === 'common') return 'longest leg';
+  if (pin === 'red' || pin === 'green' || pin === 'blue') return `${pin} leg`;
+  if (pin === 'wiper') return 'middle leg';
   if (part.startsWith('W')) return 'end';
   return pin === 'plus' ? 'red lead' : pin === 'minus' ? 'black lead' : 'leg';
 }
@@ -102,12 +121,45 @@ export function stockName(spec: StockSpec): string {
     case 'jumper':
       return 'jumper wire';
     case 'board':
-      return 'half-size breadboard';
+      return BOARD_NAMES[spec.board];
+    case 'potentiometer':
+      return `potentiometer ${formatOhms(spec.ohms)}`;
+    case 'zener':
+      return `zener ${formatQuantity(spec.volts, 'V')}`;
+    case 'button':
+      return 'push button';
+    case 'rgb-lamp':
+      return `three-colour lamp, common ${spec.common}`;
+    case 'tinned-wire':
+      return 'tinned wire, pieces';
+    case 'tape':
+      return 'copper tape, pieces';
   }
 }
 
+export const BOARD_NAMES: Readonly<Record<BoardChoice, string>> = {
+  mini: 'mini breadboard, 17 rows, no rails',
+  half: 'half-size breadboard',
+  full: 'full-size breadboard',
+  'full-split': 'full-size breadboard, rails split',
+  strip: 'stripboard',
+  pad: 'pad board',
+  card: 'copper tape on card',
+};
+
+/** The same in two words, for narrow places. */
+export const BOARD_SHORT: Readonly<Record<BoardChoice, string>> = {
+  mini: 'mini board',
+  half: 'half board',
+  full: 'full board',
+  'full-split': 'full board, split rails',
+  strip: 'stripboard',
+  pad: 'pad board',
+  card: 'tape on card',
+};
+
 /** Names of the checkpoints, as column heads and in sentences. */
-export const CHECKPOINT_NAMES: Readonly<Record<string, { head: string; probes: string }>> = {
+const CHECKPOINT_NAMES: Readonly<Record<string, { head: string; probes: string }>> = {
   pack: { head: 'pack under load', probes: 'from the red lead to the black lead, lamp lit' },
   resistor: { head: 'across R1', probes: 'one probe on each leg of R1' },
   lamp: { head: 'across the lamp', probes: 'red probe on the long leg, black on the short leg' },
@@ -115,5 +167,14 @@ export const CHECKPOINT_NAMES: Readonly<Record<string, { head: string; probes: s
 };
 
 export function checkpointName(id: string): string {
-  return CHECKPOINT_NAMES[id]?.head ?? id;
+  return CHECKPOINT_NAMES[id]?.head ?? (/^[A-Z]\d/u.test(id) ? `across ${id}` : id);
+}
+
+/** Where the probes go, in words. */
+export function probeWords(id: string): string {
+  const known = CHECKPOINT_NAMES[id];
+  if (known) return known.probes;
+  return id.startsWith('D')
+    ? `red probe on the long leg of ${id}, black on the short leg`
+    : `one probe on each leg of ${id}`;
 }

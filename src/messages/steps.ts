@@ -1,95 +1,196 @@
-import { formatOhms, formatQuantity, type LegPlace, type Sheet, type Step } from '@/core';
-import { holeName } from './findings';
-import { capital, lampName, partName, supplyName } from './names';
-
-export interface StepWords {
-  readonly title: string;
-  readonly detail: string;
-  /** The polarity cue, for parts that have one. */
-  readonly cue?: string;
-  readonly why: string;
-}
+import {
+  bandsFor,
+  boardOf,
+  buildType,
+  formatOhms,
+  formatQuantity,
+  partOf,
+  type LegPlace,
+  type Piece,
+  type Sheet,
+  type StageReading,
+  type Step,
+} from '@/core';
+import { gateWords } from './gates';
+import { holeName } from './holes';
+import { capital, legName, partName, supplyName } from './names';
+import { batchWords, cutWords, inspectWords, linkWords } from './soldering';
+import { listWords, valueOf, type StepWords } from './stepWords';
+import { tapeWords } from './taping';
 
 /** One step of the build card in words, made from the plan's own holes. */
 export function stepWords(step: Step, sheet: Sheet): StepWords {
-  switch (step.action) {
-    case 'place-jumper':
-      return {
-        title: `Put ${step.colour === 'green' ? 'a' : `the ${step.colour}`} jumper ${step.part} from ${hole(step.legs, 0)} to ${hole(step.legs, 1)}.`,
-        detail: 'Press both ends right in.',
-        why: step.legs.some((leg) => leg.hole.includes('+'))
-          ? 'It brings plus to the lamp’s rows.'
-          : 'It brings minus to the lamp’s rows.',
-      };
-    case 'place-part':
-      return placeWords(step, sheet);
-    case 'connect-supply':
-      return {
-        title: `Put the ${step.pin === 'plus' ? 'red' : 'black'} battery lead in the ${hole(step.legs, 0)}.`,
-        detail: step.pin === 'minus' ? 'Minus first.' : 'Plus last: the lamp lights now.',
-        cue: `${step.pin === 'plus' ? 'Red is plus' : 'Black is minus'}.`,
-        why: `${capital(supplyName(sheet.sums.supply))}: ${formatQuantity(sheet.sums.supplyFigures.volts, 'V')}.`,
-      };
-    case 'gate':
-      return gateWords(step.gate, sheet);
-  }
+  // Each action has its own words; TypeScript cannot see through the union that they belong together.
+  return (WORDS[step.action] as (step: Step, sheet: Sheet) => StepWords)(step, sheet);
+}
+
+type Of<A extends Step['action']> = Extract<Step, { action: A }>;
+
+const WORDS: { readonly [A in Step['action']]: (step: Of<A>, sheet: Sheet) => StepWords } = {
+  'place-jumper': (step, sheet) =>
+    buildType(boardOf(sheet.plan)) === 'plugged' ? jumperWords(step) : linkWords(step),
+  'place-part': placeWords,
+  'connect-supply': (step, sheet) => ({
+    title: `Put the ${step.pin === 'plus' ? 'red' : 'black'} battery lead in the ${hole(step.legs, 0)}.`,
+    detail: step.pin === 'minus' ? 'Minus first.' : 'Plus last: it lights now.',
+    cue: `${step.pin === 'plus' ? 'Red is plus' : 'Black is minus'}.`,
+    why: `${capital(supplyName(sheet.supply))}: ${formatQuantity(sheet.steady.supplyFigures.volts, 'V')}.`,
+  }),
+  gate: (step, sheet) => gateWords(step.gate, sheet),
+  repeat: (step, sheet) => ({
+    title: `The same again for ${rowWords(step.rows, sheet)}.`,
+    detail: `Like part ${step.like}: ${step.pieces.map((piece) => pieceWords(piece, sheet)).join('; ')}.`,
+    ...cueOf(step.pieces),
+    why: `Part ${step.stage} is built like part ${step.like}, with the same values.`,
+  }),
+  'stage-gate': stageWords,
+  cut: cutWords,
+  'solder-batch': batchWords,
+  inspect: inspectWords,
+  'lay-tape': tapeWords,
+  'test-on-cell': tapeWords,
+  'fold-cell': tapeWords,
+};
+
+function jumperWords(step: Extract<Step, { action: 'place-jumper' }>): StepWords {
+  const bring = step.legs.some((leg) => leg.hole.includes('+'))
+    ? 'It brings plus to the lamp’s rows.'
+    : step.legs.some((leg) => leg.hole.includes('-'))
+      ? 'It brings minus to the lamp’s rows.'
+      : 'It joins two rows that carry the same point of the circuit.';
+  return {
+    title: `Put ${step.colour === 'green' ? 'a' : `the ${step.colour}`} jumper ${step.part} from ${hole(step.legs, 0)} to ${hole(step.legs, 1)}.`,
+    detail: 'Press both ends right in.',
+    why: bring,
+  };
 }
 
 function hole(legs: readonly LegPlace[], index: number): string {
   return holeName(legs[index]!.hole);
 }
 
-function placeWords(step: Extract<Step, { action: 'place-part' }>, sheet: Sheet): StepWords {
-  const holes = step.legs.map((leg) => leg.hole).join(' and ');
-  if (step.kind === 'led') {
-    const anode = step.legs.find((leg) => leg.pin === 'anode')!.hole;
-    const cathode = step.legs.find((leg) => leg.pin === 'cathode')!.hole;
-    const above = step.positive
-      ? ` ${step.positive.hole} will be the more positive, by ${formatQuantity(step.positive.volts, 'V')}.`
-      : '';
-    return {
-      title: `Put the ${lampName(sheet.sums.lamp.type)} lamp ${step.part} in ${holes}.`,
-      detail: `The only part on this card that must not be turned round.${above}`,
-      cue: `Long leg in ${anode}. Short leg, on the flat edge of the rim, in ${cathode}.`,
-      why: 'It turns current into light, in one direction only.',
-    };
-  }
-  if (step.kind === 'resistor') {
-    const { chosen, bands4, bands5 } = sheet.sums;
-    const bands =
-      (sheet.circuit.parts.some((p) => p.kind === 'resistor' && p.params.tolerance < 0.05)
-        ? bands5
-        : bands4) ?? bands5;
-    return {
-      title: `Put the resistor ${step.part}, ${formatOhms(chosen)}, in ${holes}.`,
-      detail: `${bands ? `Bands: ${bands.join(', ')}. ` : ''}Bend the legs down; either way round is right.`,
-      why: `It keeps the lamp at ${formatQuantity(sheet.sums.design.amps, 'A')}.`,
-    };
-  }
-  return { title: `Put ${partName(step.part)} in ${holes}.`, detail: '', why: '' };
+/** One piece with its holes: `R2 330 Ω in c10 and c15`, the long leg of a lamp said. */
+export function pieceWords(piece: Piece, sheet: Sheet): string {
+  const holes = piece.legs.map((leg) => holeName(leg.hole));
+  const what = [piece.part, valueOf(piece.part, sheet)].filter(Boolean).join(' ');
+  const anode = piece.legs.find((leg) => leg.cue === 'long-leg');
+  if (piece.kind === 'wire') return `jumper ${piece.part} ${holes.join(' to ')}`;
+  return `${what} in ${holes.join(' and ')}${anode ? `, ${legName(piece.part, anode.pin)} in ${holeName(anode.hole)}` : ''}`;
 }
 
-function gateWords(gate: 'before-power' | 'after-power', sheet: Sheet): StepWords {
-  if (gate === 'before-power') {
-    return {
-      title: 'Stop: look before power.',
-      detail: `Read every leg against the card: ${sheet.steps
-        .flatMap((s) =>
-          s.action === 'place-part' || s.action === 'place-jumper'
-            ? [`${s.part} ${s.legs.map((l) => holeName(l.hole)).join(' to ')}`]
-            : [],
-        )
-        .join('; ')}. No two legs of one part in one row.`,
-      cue: 'Lamp’s long leg on the plus side?',
-      why: 'A mistake found now costs nothing.',
-    };
+function cueOf(pieces: readonly Piece[]): { cue?: string } {
+  const cues = pieces.flatMap((piece) =>
+    piece.legs.flatMap((leg) =>
+      leg.cue === 'long-leg'
+        ? [`${piece.part}: ${legName(piece.part, leg.pin)} in ${holeName(leg.hole)}`]
+        : leg.cue === 'band-end'
+          ? [`${piece.part}: banded end in ${holeName(leg.hole)}`]
+          : [],
+    ),
+  );
+  return cues.length ? { cue: `${cues.join('. ')}.` } : {};
+}
+
+function rowWords([from, to]: readonly [number, number], sheet: Sheet): string {
+  const name = buildType(boardOf(sheet.plan)) === 'plugged' ? 'rows' : 'columns';
+  return from === to ? `${name.slice(0, -1)} ${from}` : `${name} ${from}–${to}`;
+}
+
+function placeWords(step: Extract<Step, { action: 'place-part' }>, sheet: Sheet): StepWords {
+  const holes = step.legs.map((leg) => holeName(leg.hole)).join(' and ');
+  const above = step.positive
+    ? ` ${capital(holeName(step.positive.hole))} will be the more positive, by ${formatQuantity(step.positive.volts, 'V')}.`
+    : '';
+  switch (step.kind) {
+    case 'led': {
+      const [anode, cathode] = ['anode', 'cathode'].map((pin) =>
+        holeName(step.legs.find((leg) => leg.pin === pin)!.hole),
+      );
+      return {
+        title: `Put the ${valueOf(step.part, sheet)} lamp ${step.part} in ${holes}.`,
+        detail: `It must not be turned round.${above}`,
+        cue: `Long leg in ${anode}. Short leg, on the flat edge of the rim, in ${cathode}.`,
+        why: 'It turns current into light, in one direction only.',
+      };
+    }
+    case 'resistor':
+      return resistorWords(step, holes, sheet);
+    case 'rgb':
+      return {
+        title: `Put the three-colour lamp ${step.part} in ${holes}.`,
+        detail: 'Its four legs go into four rows, in the order in which they stand.',
+        cue:
+          step.legs
+            .map(({ pin, hole: at }) => `${capital(legName(step.part, pin))} in ${holeName(at)}`)
+            .join('. ') + '.',
+        why: 'Three lamps in one body: the longest leg is common to all of them.',
+      };
+    case 'potentiometer':
+      return {
+        title: `Put the potentiometer ${step.part}, ${valueOf(step.part, sheet)}, in ${holes}.`,
+        detail: 'Middle leg in the middle hole. Turned fully one way it is all its ohms, the other way none.',
+        why: 'It is the knob: more ohms, less current, dimmer lamp.',
+      };
+    case 'zener': {
+      const band = holeName(step.legs.find((leg) => leg.pin === 'cathode')!.hole);
+      return {
+        title: `Put the zener ${step.part}, ${valueOf(step.part, sheet)}, in ${holes}.`,
+        detail: `Read its marking with a glass: the rungs differ only by it.${above}`,
+        cue: `Banded end in ${band}, towards plus: it works backwards.`,
+        why: 'It lets current pass only when the supply is high enough for this rung.',
+      };
+    }
+    case 'switch':
+      return {
+        title: `Put the push button ${step.part} in ${holes}.`,
+        detail: 'Either way round is right.',
+        why: 'The gauge draws current only while it is held.',
+      };
+    default:
+      return { title: `Put ${partName(step.part)} in ${holes}.`, detail: '', why: '' };
   }
-  const point = sheet.expected.points.find((p) => p.id === 'resistor');
-  const band = point ? `${formatQuantity(point.low, 'V')} to ${formatQuantity(point.high, 'V')}` : '';
+}
+
+function resistorWords(step: { part: string }, holes: string, sheet: Sheet): StepWords {
+  const part = partOf(sheet.circuit, step.part);
+  const [ohms, tolerance] = part?.kind === 'resistor' ? [part.params.ohms, part.params.tolerance] : [0, 0.05];
+  const bands = bandsFor(ohms, tolerance < 0.05 ? 5 : 4, tolerance) ?? bandsFor(ohms, 5, 0.01);
+  const guarded = lampsBehind(step.part, sheet);
+  const amps = guarded.length ? Math.max(...guarded.map((lamp) => lamp.amps)) : undefined;
   return {
-    title: 'Stop: is it right?',
-    detail: `The lamp is ${sheet.sums.design.brightness}. Across R1 the meter reads ${band}.`,
-    cue: 'Lit is not enough: measure.',
-    why: 'A lamp with too much current lights as well, and wears out.',
+    title: `Put the resistor ${step.part}, ${formatOhms(ohms)}, in ${holes}.`,
+    detail: `${bands ? `Bands: ${bands.join(', ')}. ` : ''}Bend the legs down; either way round is right.`,
+    why:
+      amps === undefined
+        ? 'It limits the current.'
+        : `It keeps ${guarded.length === 1 ? 'the lamp' : guarded.map(({ part: id }) => id).join(' and ')} at ${formatQuantity(amps, 'A')}.`,
   };
+}
+
+/** The lamps that a resistor's string guards, as the sums name them; with one lamp it is that one. */
+function lampsBehind(resistor: string, { steady }: Sheet) {
+  const own = steady.strings.find((sum) => sum.resistor === resistor);
+  const { lamps } = steady.design;
+  if (!own) return lamps.length === 1 ? lamps : [];
+  return lamps.filter(({ part }) => own.lamps.some((lamp) => lamp.part === part));
+}
+
+function stageWords(step: Extract<Step, { action: 'stage-gate' }>, sheet: Sheet): StepWords {
+  const soldered = buildType(boardOf(sheet.plan)) === 'soldered';
+  const lit =
+    step.lit.length === 0
+      ? 'Nothing lights yet'
+      : `${listWords(step.lit)} ${step.lit.length === 1 ? 'lights' : 'light'}`;
+  return {
+    title: `Stop: test ${soldered ? 'batch' : 'part'} ${step.stage} of ${step.of}.`,
+    detail: `Power on for a moment, minus first. ${lit}. ${step.readings.map(readingWords).join(' ')} Power off again before going on.`,
+    cue: 'A mistake found here is in what was just built.',
+    why: 'At the end it could be anywhere.',
+  };
+}
+
+function readingWords({ part, measure, value }: StageReading): string {
+  return measure === 'volts'
+    ? `Across ${part} the meter reads about ${formatQuantity(value, 'V')}.`
+    : `This batch by itself adds about ${formatQuantity(value, 'A')} to the supply’s current.`;
 }

@@ -29,7 +29,7 @@ export async function workOutFor(lessonId: number, groupId: number): Promise<Out
   if (!made.ok) return made;
   const sheet = made.value;
   const summary: SessionSummary = {
-    sentence: lessonSentence(sheet.sums),
+    sentence: lessonSentence(sheet),
     lessonVersion: held.version,
     kit: sheet.kit.lines.map(({ key, spec, each, need, have, short }) => ({
       key,

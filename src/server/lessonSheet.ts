@@ -1,4 +1,4 @@
-import { makeSheet, type SheetRequest } from '@/core';
+import { workOut, type SheetRequest } from '@/core';
 import { sentences } from '@/messages/findings';
 import { lessonSentence } from '@/messages/lessonSentence';
 import type { Lesson } from './repositories/lessons';
@@ -37,6 +37,6 @@ export function requestFor(
 /** What a lesson comes to, in one line; no draws are needed for that. */
 export function lessonInShort(lesson: Lesson, surroundings: SheetSurroundings): string {
   const request = requestFor(lesson, surroundings);
-  const sheet = makeSheet({ ...request, draws: { ...request.draws, samples: 1 } });
-  return sheet.ok ? lessonSentence(sheet.value.sums) : sentences(sheet.findings);
+  const worked = workOut(request);
+  return worked.ok ? lessonSentence(worked.value) : sentences(worked.findings);
 }

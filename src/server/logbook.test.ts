@@ -1,3 +1,4 @@
+import { PATTERN_IDS } from '@/core';
 import { ownDatabase } from '../../tests/support/database';
 import { fillDemo } from '@/demo/fill';
 import { WRONG_BUILDS } from '@/demo/course';
@@ -15,11 +16,10 @@ const DAY = new Date(2026, 10, 25, 9);
 beforeAll(() => fillDemo(DAY));
 
 describe('the demo course', () => {
-  it('has two groups of 14 and 11, three lessons with different supplies and lamps, five sessions', async () => {
+  it('has two groups of 14 and 11, a lesson of every pattern, five sessions', async () => {
     expect((await groups()).map((g) => g.students.length)).toEqual([14, 11]);
     const all = await lessons();
-    expect(new Set(all.map((l) => l.choice.params.supply.kind)).size).toBe(3);
-    expect(new Set(all.map((l) => l.choice.params.lamp)).size).toBe(3);
+    expect(new Set(all.map((l) => l.choice.pattern)).size).toBe(PATTERN_IDS.length);
     expect((await sessions()).map((s) => s.onDate)).toEqual([
       '2026-11-20',
       '2026-11-25',
@@ -28,7 +28,7 @@ describe('the demo course', () => {
       '2026-12-04',
     ]);
     const around = await sheetSurroundings(14);
-    for (const lesson of all) expect(lessonInShort(lesson, around)).toMatch(/lamp, .*Ω, .*mA/u);
+    for (const lesson of all) expect(lessonInShort(lesson, around)).toMatch(/lamps?, .*(mA|µA)$/u);
   });
 
   it('has a finished session whose wrong builds are found for what they are, and whose right ones stand', async () => {

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { HALF_BOARD, holeOf } from '@/core';
+import { BOARDS, holeOf } from '@/core';
 import { at } from '@/features/plan/geometry';
 import { openStage, saved, spaced, startLesson } from './helpers';
 
@@ -7,7 +7,7 @@ const verdict = (page: Page) => page.locator('.what-happens');
 
 /** The place of a hole on the screen: its place in the drawing, by the drawing's own scale. */
 async function hole(page: Page, name: string): Promise<{ x: number; y: number }> {
-  const place = at(holeOf(HALF_BOARD, name)!);
+  const place = at(holeOf(BOARDS.half, name)!);
   return page.evaluate(({ x, y }) => {
     const svg = document.querySelector<SVGSVGElement>('.board-panel svg.board')!;
     const point = new DOMPoint(x, y).matrixTransform(svg.getScreenCTM()!);

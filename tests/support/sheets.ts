@@ -1,14 +1,21 @@
 import {
   BARE_SHELF,
+  choiceSchema,
+  DEFAULT_BUILD,
   DEFAULT_METER,
   DEFAULT_STYLE,
   makeSheet,
   PATTERNS,
   sessionExpectation,
+  type BoardChoice,
+  type ParamsOf,
+  type PatternChoice,
+  type PatternId,
   type SessionExpectation,
   type Sheet,
   type SheetRequest,
   type SingleParams,
+  type SingleSums,
 } from '@/core';
 
 /** A sheet request off the house style, with some wishes changed. */
@@ -29,10 +36,39 @@ export function requestWith(
   };
 }
 
-export function sheetWith(params: Partial<SingleParams> = {}, more: Partial<SheetRequest> = {}): Sheet {
+/** A one-lamp sheet: its sums are there. */
+export type SingleSheet = Sheet & { readonly sums: SingleSums };
+
+export function sheetWith(params: Partial<SingleParams> = {}, more: Partial<SheetRequest> = {}): SingleSheet {
   const sheet = makeSheet(requestWith(params, more));
+  if (!sheet.ok || !sheet.value.sums) throw new Error(JSON.stringify(sheet.findings));
+  return { ...sheet.value, sums: sheet.value.sums };
+}
+
+/** The sheet of any pattern with its usual wishes, some changed, on a board. */
+export function patternSheet<Id extends PatternId>(
+  pattern: Id,
+  params: Partial<ParamsOf<Id>> = {},
+  board: BoardChoice = 'half',
+  more: Partial<SheetRequest> = {},
+): Sheet {
+  const choice = choiceWith(pattern, params, board);
+  const sheet = makeSheet({ ...requestWith(), choice, ...more });
   if (!sheet.ok) throw new Error(JSON.stringify(sheet.findings));
   return sheet.value;
+}
+
+export function choiceWith<Id extends PatternId>(
+  pattern: Id,
+  params: Partial<ParamsOf<Id>> = {},
+  board: BoardChoice = 'half',
+): PatternChoice {
+  const usual: object = PATTERNS[pattern].defaults(DEFAULT_STYLE);
+  return choiceSchema.parse({
+    pattern,
+    params: { ...usual, ...params },
+    build: { ...DEFAULT_BUILD, board },
+  });
 }
 
 export function expectationWith(params: Partial<SingleParams> = {}): SessionExpectation {

@@ -7,7 +7,18 @@ export const PACE = {
   'place-part': 1.5,
   'connect-supply': 0.75,
   gate: 2.5,
+  'stage-gate': 1.5,
+  /** A stage like one that was built already, for each of its pieces. */
+  repeated: 0.7,
+  cut: 0.5,
+  /** One joint: heat, feed, look. */
+  joint: 0.4,
+  tape: 1.2,
+  inspect: 4,
 } as const;
+
+/** Solder for one joint in millimetres of 0.7 mm wire. */
+export const SOLDER_PER_JOINT = 6;
 
 /** Slower for younger hands, faster for older ones. */
 export const AGE_FACTORS = { '8–9': 1.4, '10–12': 1, '13 and up': 0.75 } as const;

@@ -1,38 +1,23 @@
-/** A plug-in board: rows of five joined holes either side of a trench, and rails along both edges. */
-export interface BoardSpec {
-  readonly id: 'half';
-  readonly rows: number;
-  readonly left: readonly string[];
-  readonly right: readonly string[];
-  readonly rails: readonly RailName[];
-}
+import { BOARD_IDS, BOARDS, type BoardId, type BoardSpec, type RailName } from './boards';
 
-export const RAIL_NAMES = ['L+', 'L-', 'R+', 'R-'] as const;
-export type RailName = (typeof RAIL_NAMES)[number];
-
-export const HALF_BOARD: BoardSpec = {
-  id: 'half',
-  rows: 30,
-  left: ['a', 'b', 'c', 'd', 'e'],
-  right: ['f', 'g', 'h', 'i', 'j'],
-  rails: RAIL_NAMES,
-};
-
-/** `a5`, or `L+3` on a rail. */
+/** `a5` or `L+3` on a plug-in board, `C12` on a soldered one, `P3`, `M3` or `2S3` on a card's lane 3. */
 export type HoleName = string;
 
 export interface Hole {
   readonly name: HoleName;
-  /** Column letter, or rail. */
+  /** Column letter or rail; on a soldered board the letter of the row; on a card the tape. */
   readonly column: string;
   readonly row: number;
-  /** The strip of joined holes it belongs to: `5 a–e`, `5 f–j`, or the rail. */
+  /** The joined holes it belongs to: `5 a–e`, a rail, a strip before it is cut, a tape. */
   readonly strip: string;
   readonly rail: boolean;
-  /** Place in pitches of 2.54 mm; rows run downwards from 1. */
+  /** Place in pitches of 2.54 mm, x to the right and y down. */
   readonly x: number;
   readonly y: number;
 }
+
+export const LEFT_COLUMNS = ['a', 'b', 'c', 'd', 'e'] as const;
+export const RIGHT_COLUMNS = ['f', 'g', 'h', 'i', 'j'] as const;
 
 /** Columns in pitches from the left rail; the trench is two pitches wide, so that a chip's pins fall in e and f. */
 const COLUMN_X: Readonly<Record<string, number>> = {
@@ -52,49 +37,103 @@ const COLUMN_X: Readonly<Record<string, number>> = {
   'R-': 17,
 };
 
-export const BOARD_WIDTH = 17;
-
 /** Rail holes come in groups of five with a gap of one. */
 export function railHasHole(row: number): boolean {
   return row % 6 !== 0;
 }
 
-export function boardHoles(board: BoardSpec): Hole[] {
+/** Pitches between two lanes of a card, and between a tape and the next one down a lane. */
+export const LANE_PITCH = 5;
+export const TAPE_PITCH = 6;
+
+interface Grid {
+  readonly holes: readonly Hole[];
+  readonly byName: ReadonlyMap<HoleName, Hole>;
+}
+
+const GRIDS = Object.fromEntries(
+  BOARD_IDS.map((id): [BoardId, Grid] => {
+    const holes = holesOf(BOARDS[id]);
+    return [id, { holes, byName: new Map(holes.map((hole) => [hole.name, hole])) }];
+  }),
+) as Readonly<Record<BoardId, Grid>>;
+
+function holesOf(board: BoardSpec): Hole[] {
+  if (board.copper === 'rows') return plugHoles(board);
+  return board.copper === 'tapes' ? cardHoles(board) : gridHoles(board);
+}
+
+function plugHoles(board: BoardSpec): Hole[] {
   const holes: Hole[] = [];
   for (let row = 1; row <= board.rows; row++) {
-    for (const column of [...board.left, ...board.right]) holes.push(hole(board, column, row));
-    if (railHasHole(row)) for (const rail of board.rails) holes.push(hole(board, rail, row));
+    for (const side of [LEFT_COLUMNS, RIGHT_COLUMNS]) {
+      for (const column of side) {
+        const strip = `${row} ${side[0]}–${side[4]}`;
+        holes.push({
+          name: `${column}${row}`,
+          column,
+          row,
+          strip,
+          rail: false,
+          x: COLUMN_X[column]!,
+          y: row,
+        });
+      }
+    }
+    if (!railHasHole(row)) continue;
+    for (const rail of board.rails) {
+      const strip = board.splitAfter && row > board.splitAfter ? `${rail} lower` : rail;
+      holes.push({ name: `${rail}${row}`, column: rail, row, strip, rail: true, x: COLUMN_X[rail]!, y: row });
+    }
   }
   return holes;
 }
 
-function hole(board: BoardSpec, column: string, row: number): Hole {
-  const rail = board.rails.some((name) => name === column);
-  const side = board.left.includes(column) ? board.left : board.right;
-  return {
-    name: `${column}${row}`,
-    column,
-    row,
-    rail,
-    strip: rail ? column : `${row} ${side[0]!}–${side[side.length - 1]!}`,
-    x: COLUMN_X[column]!,
-    y: row,
-  };
+function gridHoles(board: BoardSpec): Hole[] {
+  return Array.from({ length: board.rows * board.across }, (_, i): Hole => {
+    const row = Math.floor(i / board.across);
+    const x = (i % board.across) + 1;
+    const column = String.fromCharCode(65 + row);
+    const name = `${column}${x}`;
+    const strip = board.copper === 'pads' ? name : column;
+    return { name, column, row: x, strip, rail: false, x, y: row + 1 };
+  });
+}
+
+/** A card's lanes hang between the plus tape along the top and the minus tape along the foot. */
+function cardHoles(board: BoardSpec): Hole[] {
+  const holes: Hole[] = [];
+  for (let lane = 0; lane <= board.across; lane++) {
+    const x = lane * LANE_PITCH;
+    const at = (name: string, column: string, y: number, strip: string) =>
+      holes.push({ name, column, row: lane, strip, rail: strip.length === 1, x, y });
+    at(`P${lane}`, 'P', 0, 'P');
+    at(`M${lane}`, 'M', (board.rows - 1) * TAPE_PITCH, 'M');
+    if (lane === 0) continue;
+    for (let stub = 1; stub < board.rows - 1; stub++) {
+      const column = `${stub}S`;
+      at(`${column}${lane}`, column, stub * TAPE_PITCH, `${column}${lane}`);
+      at(`${stub}T${lane}`, `${stub}T`, stub * TAPE_PITCH + 1, `${column}${lane}`);
+    }
+  }
+  return holes;
+}
+
+export function boardHoles(board: BoardSpec): readonly Hole[] {
+  return GRIDS[board.id].holes;
 }
 
 /** The hole of a name, or undefined when the board has none of that name. */
 export function holeOf(board: BoardSpec, name: HoleName): Hole | undefined {
-  const found = /^([a-j]|[LR][+-])(\d{1,2})$/u.exec(name);
-  if (!found) return undefined;
-  const [column, row] = [found[1]!, Number(found[2])];
-  const known = [...board.left, ...board.right, ...board.rails].includes(column);
-  if (!known || row < 1 || row > board.rows) return undefined;
-  const made = hole(board, column, row);
-  return made.rail && !railHasHole(row) ? undefined : made;
+  return GRIDS[board.id].byName.get(name);
 }
 
 /** The rail hole at a row, or the closest one that there is. */
 export function railHoleNear(board: BoardSpec, rail: RailName, row: number): HoleName {
-  const near = [row, row + 1, row - 1].find((r) => r >= 1 && r <= board.rows && railHasHole(r));
+  const near = [row, row + 1, row - 1].find((r) => holeOf(board, `${rail}${r}`));
   return `${rail}${near ?? 1}`;
+}
+
+export function distance(a: Hole, b: Hole): number {
+  return Math.hypot(a.x - b.x, a.y - b.y);
 }

@@ -1,7 +1,8 @@
-import { isKind, partOf, type Circuit, type Part } from '../circuit/circuit';
+import { isKind, type Circuit, type Part } from '../circuit/circuit';
 import { DEVICES } from '../devices/index';
-import { boardOf, type Placement, type Plan } from './plan';
-import { holeOf } from './geometry';
+import { bodiesOf } from './bodies';
+import { copperOf } from './copper';
+import type { Placement, Plan } from './plan';
 
 /**
  * Reads a plan back into the circuit it really makes: legs in one strip are joined, nothing else is.
@@ -11,25 +12,27 @@ import { holeOf } from './geometry';
  * @param wanted the lesson's circuit, for the parts' figures
  */
 export function readBack(plan: Plan, wanted: Circuit): Circuit {
-  const board = boardOf(plan);
-  const strip = (hole: string) => holeOf(board, hole)?.strip ?? hole;
-  const parts = plan.placements.flatMap((placement) => {
-    const pins = Object.fromEntries(Object.entries(placement.legs).map(([pin, hole]) => [pin, strip(hole)]));
-    const part = placedPart(placement, wanted);
-    return part ? [standIn(part, placement, pins)] : [];
+  const copper = copperOf(plan);
+  const bodies = new Map(bodiesOf(wanted).map((body) => [body.id, body]));
+  const parts = plan.placements.flatMap((placement): Part[] => {
+    const nets = Object.fromEntries(Object.entries(placement.legs).map(([leg, hole]) => [leg, copper(hole)]));
+    if (placement.kind === 'jumper') return [{ id: placement.part, kind: 'wire', pins: nets, params: {} }];
+    const body = bodies.get(placement.part);
+    return (body?.parts ?? []).map((part) => standIn(part, placement, pinsOf(part, nets)));
   });
   const source = parts.find((part) => isKind(part, 'supply'));
   return {
     title: wanted.title,
-    ground: source?.pins['minus'] ?? parts[0]?.pins['a'] ?? '',
+    ground: source?.pins['minus'] ?? Object.values(parts[0]?.pins ?? {})[0] ?? '',
     parts,
     checks: [],
   };
 }
 
-function placedPart(placement: Placement, wanted: Circuit): Part | undefined {
-  if (placement.kind === 'jumper') return { id: placement.part, kind: 'wire', pins: {}, params: {} };
-  return partOf(wanted, placement.part);
+/** The nets at a part's own pins, from those at the legs of the thing that holds it. */
+function pinsOf(part: Part, nets: Record<string, string>): Record<string, string> {
+  if (!part.body) return nets;
+  return Object.fromEntries(Object.entries(part.body.legs).map(([pin, leg]) => [pin, nets[leg]!]));
 }
 
 function standIn(part: Part, placement: Placement, pins: Record<string, string>): Part {

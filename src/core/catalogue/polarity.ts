@@ -13,6 +13,7 @@ export const POLARITY: Readonly<Record<string, PolarityMarks>> = {
   led: { polarised: true, pins: { anode: 'long-leg', cathode: 'flat-edge' } },
   diode: { polarised: true, pins: { cathode: 'band-end' } },
   zener: { polarised: true, pins: { cathode: 'band-end' } },
+  rgb: { polarised: true, pins: { common: 'long-leg' } },
   supply: { polarised: true, pins: { plus: 'red-wire', minus: 'black-wire' } },
   resistor: { polarised: false, pins: {} },
   potentiometer: { polarised: false, pins: {} },

@@ -102,8 +102,10 @@ function acrossLamp(
   point: Extract<Checkpoint, { measure: 'amps' }>,
   burden: number,
 ): Circuit {
-  const lamp = circuit.parts.find((part) => part.id === point.part)!;
-  return withMeter(circuit, lamp.pins['anode']!, lamp.pins['cathode']!, point.id, burden);
+  const lamp =
+    circuit.parts.find((part) => isKind(part, 'led')) ??
+    circuit.parts.find((part) => part.id === point.part)!;
+  return withMeter(circuit, Object.values(lamp.pins)[0]!, Object.values(lamp.pins)[1]!, point.id, burden);
 }
 
 function draws(circuit: Circuit, samples: number, seed: number): readonly Float64Array[] | undefined {

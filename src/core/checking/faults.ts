@@ -1,12 +1,12 @@
 import { shifted } from '../board/edits';
-import { takenHoles, type Plan } from '../board/plan';
+import { boardOf } from '../board/copper';
 import { holeOf } from '../board/geometry';
-import { boardOf } from '../board/plan';
+import { takenHoles, type Plan } from '../board/plan';
 import { readBack } from '../board/readBack';
 import { nets } from '../board/sameCircuit';
 import { LAMP_TYPES, type LampFigures, type LampType } from '../catalogue/lamps';
 import { supplyFigures, type SupplyChoice } from '../catalogue/supplies';
-import { isKind, withPart, type Circuit, type Part, type PartOf } from '../circuit/circuit';
+import { isKind, partOf, withPart, type Circuit, type Part, type PartOf } from '../circuit/circuit';
 
 export type FaultCode =
   | 'right'
@@ -55,7 +55,8 @@ export interface FaultContext {
   readonly circuit: Circuit;
   readonly supply: SupplyChoice;
   readonly drawer: readonly number[];
-  readonly lampType: LampType;
+  /** The sort of each LED. */
+  readonly sorts: Readonly<Record<string, LampType>>;
   /** Ids of the checkpoints, for slips that touch one reading only. */
   readonly points: readonly string[];
   readonly lamps: Readonly<Record<LampType, LampFigures>>;
@@ -65,12 +66,27 @@ export interface FaultContext {
 export function faultsOf(context: FaultContext): Candidate[] {
   const { circuit } = context;
   const found: Candidate[] = [candidate('right', {}, 8, circuit)];
-  for (const part of circuit.parts) {
+  for (const part of looked(context)) {
     if (isKind(part, 'led')) found.push(...lampFaults(context, part));
     if (isKind(part, 'resistor')) found.push(...resistorFaults(context, part));
     if (isKind(part, 'supply')) found.push(...supplyFaults(context, part));
   }
   return [...found, ...strayLegs(context), ...meterFaults(circuit, context.points)];
+}
+
+/** Above this many parts, only those whose readings are taken are looked at one by one, and the supply. */
+const LOOKED_MOST = 16;
+
+function looked({ circuit, points }: FaultContext): readonly Part[] {
+  if (circuit.parts.length <= LOOKED_MOST) return circuit.parts;
+  const near = new Set(
+    circuit.parts.flatMap((part) => (points.includes(part.id) ? Object.values(part.pins) : [])),
+  );
+  const supply = circuit.parts.find((part) => isKind(part, 'supply'));
+  for (const net of Object.values(supply?.pins ?? {})) near.delete(net);
+  return circuit.parts.filter(
+    (part) => part === supply || Object.values(part.pins).some((net) => near.has(net)),
+  );
 }
 
 function candidate(
@@ -102,7 +118,8 @@ function endToEnd(pins: Part['pins']): Part['pins'] {
 }
 
 function lampFaults(context: FaultContext, part: PartOf<'led'>): Candidate[] {
-  const { circuit, lamps, lampType } = context;
+  const { circuit, lamps } = context;
+  const lampType = context.sorts[part.id] ?? 'red';
   const here = { part: part.id };
   const turned = withPart(circuit, part.id, (p) => ({
     ...p,
@@ -184,13 +201,15 @@ function supplyFaults(context: FaultContext, part: PartOf<'supply'>): Candidate[
 }
 
 /** Each leg one row up or down, read back off the board; only those that make another circuit count. */
-function strayLegs({ plan, circuit }: FaultContext): Candidate[] {
+function strayLegs({ plan, circuit, points, ...rest }: FaultContext): Candidate[] {
   const board = boardOf(plan);
   const taken = takenHoles(plan);
   const wanted = JSON.stringify(nets(circuit));
   const seen = new Set<string>();
+  const watched = new Set(looked({ plan, circuit, points, ...rest }).map(({ id }) => id));
+  const many = circuit.parts.length > LOOKED_MOST;
   return plan.placements.flatMap((placement) =>
-    placement.part === 'B1'
+    (many && !watched.has(placement.part)) || partOf(circuit, placement.part)?.kind === 'supply'
       ? []
       : Object.entries(placement.legs).flatMap(([pin, hole]) =>
           [-1, 1].flatMap((rows): Candidate[] => {

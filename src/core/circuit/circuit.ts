@@ -12,6 +12,8 @@ export type PartOf<K extends Kind> = {
   /** Node name at each pin. */
   readonly pins: Readonly<Record<string, string>>;
   readonly params: ParamsOf<K>;
+  /** The thing that holds it together with others, and which of its legs each pin is: a three-colour lamp. */
+  readonly body?: { readonly id: string; readonly legs: Readonly<Record<string, string>> };
 };
 export type Part = { [K in Kind]: PartOf<K> }[Kind];
 

@@ -40,11 +40,27 @@ export interface FindingData {
   'runs-hot': { watts: number; rating: number; part: string };
   'over-drawn-cell': { amps: number };
   'assumed-figure': { lamp: string; origin: string };
+  /** Lamps of one way of wiring, that do not share the current as was wished. */
+  'unequal-lamps': {
+    lamps: readonly { part: string; type: string; amps: number }[];
+    dark: number;
+    over: number;
+  };
+  'never-without-resistor': { cells: number };
+  'too-many-lamps': { lamps: number; most: number };
+  'supply-overloaded': { amps: number; limit: number };
+  'no-way-works': { ways: number };
+  'no-zener': { volts: number; lamp: string };
+  'no-potentiometer': { ohms: number };
+  'nothing-in-range': { low: number; high: number };
   // boards
   'hole-missing': { hole: string; part: string };
   'hole-taken': { hole: string; part: string; other: string };
-  'does-not-fit': { needed: number; rows: number };
-  'not-a-chain': { part: string };
+  'hole-cut': { hole: string; part: string };
+  'not-alike': { part: string; other: string };
+  /** How many pieces of the circuit found no place, and the boards that would hold all of it. */
+  'does-not-fit': { board: string; left: number; of: number; would: string };
+  'not-for-card': { part: string };
   // what a plan does
   'shorted-by-row': { part: string; hole: string; strip: string };
   'open-leg': { part: string; pin: string; hole: string; strip: string };

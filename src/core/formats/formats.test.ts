@@ -6,7 +6,6 @@ import { solve } from '../solver/solve';
 import { singleDefaults } from '../patterns/single/params';
 import { DEFAULT_STYLE } from '../patterns/style';
 import { LAMPS } from '../catalogue/lamps';
-import { layoutChain } from '../board/layout/chain';
 import { sheetWith } from '../../../tests/support/sheets';
 import { circuitFile, circuitFrom, parseCircuit } from './circuit/parse';
 import { parseStudents } from './csv/students';
@@ -184,7 +183,6 @@ describe('circuit files', () => {
 });
 
 describe('lesson files', () => {
-  const plan = layoutChain(sheetWith().circuit);
   const lesson: LessonFile = {
     format: LESSON_FORMAT,
     title: 'Pier lamp',
@@ -193,8 +191,9 @@ describe('lesson files', () => {
     notes: '',
     ageGroup: '10–12',
     choice: { pattern: 'single', params: singleDefaults(DEFAULT_STYLE) },
-    plan: plan.ok ? plan.value : null,
+    plan: sheetWith().plan,
     lamp: LAMPS.red,
+    lamps: [LAMPS.red],
   };
 
   it('go out and come back the same', () => {

@@ -1,3 +1,5 @@
+import { BOARDS, choiceOf } from '../board/boards';
+import { bodiesOf, type Body } from '../board/bodies';
 import type { Plan } from '../board/plan';
 import { SUPPLIES, type SupplyChoice } from '../catalogue/supplies';
 import type { LampType } from '../catalogue/lamps';
@@ -38,6 +40,8 @@ export interface KitRequest {
   readonly plan: Plan;
   readonly supply: SupplyChoice;
   readonly lamps: Readonly<Record<string, LampType>>;
+  /** Further resistors that each student tries in turn. */
+  readonly spareValues?: readonly number[];
   readonly students: number;
   readonly spareRisk: number;
   readonly stock: readonly StockItem[];
@@ -61,7 +65,7 @@ interface Need {
   each: number;
 }
 
-function needs({ circuit, plan, supply, lamps }: KitRequest): Need[] {
+function needs({ circuit, plan, supply, lamps, spareValues }: KitRequest): Need[] {
   const found = new Map<string, Need>();
   const add = (spec: StockSpec, part: string, count = 1) => {
     const need = found.get(stockKey(spec)) ?? { spec, parts: [], each: 0 };
@@ -69,16 +73,55 @@ function needs({ circuit, plan, supply, lamps }: KitRequest): Need[] {
     need.parts.push(part);
     found.set(stockKey(spec), need);
   };
-  for (const part of circuit.parts) {
-    if (isKind(part, 'resistor')) add({ kind: 'resistor', ohms: part.params.ohms }, part.id);
-    if (isKind(part, 'led')) add({ kind: 'led', lamp: lamps[part.id]! }, part.id);
-    if (isKind(part, 'supply')) addSupply(supply, part.id, add);
+  for (const body of bodiesOf(circuit)) {
+    const spec = specOf(body, lamps);
+    if (spec) add(spec, body.id);
+    if (isKind(body.parts[0]!, 'supply')) addSupply(supply, body.id, add);
   }
+  const board = choiceOf(plan.board);
   for (const placement of plan.placements) {
-    if (placement.kind === 'jumper') add({ kind: 'jumper' }, placement.part);
+    if (placement.kind === 'jumper') add({ kind: WIRES[BOARDS[plan.board].copper] }, placement.part);
   }
-  add({ kind: 'board', board: plan.board }, 'board');
+  if (board === 'card') add({ kind: 'tape' }, 'tapes', tapesOf(plan));
+  for (const ohms of spareValues ?? []) add({ kind: 'resistor', ohms }, 'in turn');
+  add({ kind: 'board', board }, 'board');
   return [...found.values()];
+}
+
+const WIRES = { rows: 'jumper', strips: 'tinned-wire', pads: 'tinned-wire', tapes: 'tape' } as const;
+
+/** What the store calls a thing; the supply is several things and has its own list. */
+function specOf({ kind, legs, parts }: Body, lamps: KitRequest['lamps']): StockSpec | undefined {
+  if (kind === 'rgb') {
+    const cathodes = parts.every((part) => part.pins['cathode'] === legs['common']);
+    return { kind: 'rgb-lamp', common: cathodes ? 'cathode' : 'anode' };
+  }
+  const part = parts[0]!;
+  switch (part.kind) {
+    case 'resistor':
+    case 'potentiometer':
+      return { kind: part.kind, ohms: part.params.ohms };
+    case 'led':
+      return { kind: 'led', lamp: lamps[part.id]! };
+    case 'zener':
+      return { kind: 'zener', volts: part.params.vz };
+    case 'switch':
+      return { kind: 'button' };
+    default:
+      return undefined;
+  }
+}
+
+/** Pieces of tape that a card is laid with: plus, minus, and one between each two things of a lane. */
+function tapesOf(plan: Plan): number {
+  const stubs = new Set(
+    plan.placements.flatMap((p) =>
+      Object.values(p.legs)
+        .filter((hole) => /^\d/u.test(hole))
+        .map((hole) => hole.replace('T', 'S')),
+    ),
+  );
+  return 2 + stubs.size;
 }
 
 function addSupply(

@@ -7,6 +7,12 @@ export const LOSS_RATES = {
   holder: 0.02,
   supply: 0.02,
   board: 0.01,
+  potentiometer: 0.02,
+  zener: 0.03,
+  button: 0.02,
+  'rgb-lamp': 0.05,
+  tape: 0.1,
+  'tinned-wire': 0.1,
 } as const;
 export type KitKind = keyof typeof LOSS_RATES;
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { BOARD_CHOICES } from '../board/boards';
 import { LAMP_TYPES } from '../catalogue/lamps';
 import { SUPPLY_KINDS } from '../catalogue/supplies';
 
@@ -14,7 +15,13 @@ export const stockSpecSchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('supply'), supply: z.enum(SUPPLY_KINDS) }),
   z.strictObject({ kind: z.literal('jumper') }),
-  z.strictObject({ kind: z.literal('board'), board: z.literal('half') }),
+  z.strictObject({ kind: z.literal('board'), board: z.enum(BOARD_CHOICES) }),
+  z.strictObject({ kind: z.literal('potentiometer'), ohms: z.number().positive().max(1e9) }),
+  z.strictObject({ kind: z.literal('zener'), volts: z.number().min(1).max(200) }),
+  z.strictObject({ kind: z.literal('button') }),
+  z.strictObject({ kind: z.literal('rgb-lamp'), common: z.enum(['cathode', 'anode']) }),
+  z.strictObject({ kind: z.literal('tape') }),
+  z.strictObject({ kind: z.literal('tinned-wire') }),
 ]);
 export type StockSpec = z.output<typeof stockSpecSchema>;
 

@@ -1,5 +1,26 @@
+import { coinLight } from './coinLight/coinLight';
+import { dimmer } from './dimmer/dimmer';
+import { gauge } from './gauge/gauge';
+import { hogging } from './hogging/hogging';
+import { lampCover } from './lampCover/lampCover';
+import { panel } from './panel/panel';
+import { rgb } from './rgb/rgb';
 import { single } from './single/single';
+import { strings } from './strings/strings';
+import { walkDown } from './walkDown/walkDown';
 
 /** Every lesson pattern there is. A new one is a file and a line here. */
-export const PATTERNS = { single } as const;
+export const PATTERNS = {
+  single,
+  'coin-light': coinLight,
+  'walk-down': walkDown,
+  strings,
+  hogging,
+  dimmer,
+  rgb,
+  gauge,
+  panel,
+  'lamp-cover': lampCover,
+} as const;
 export type PatternId = keyof typeof PATTERNS;
+export const PATTERN_IDS = Object.keys(PATTERNS) as PatternId[];

@@ -2,6 +2,8 @@ import type { z } from 'zod';
 import type { Shelf } from '../catalogue/shelf';
 import type { Circuit } from '../circuit/circuit';
 import type { Finding, Outcome } from '../findings/finding';
+import type { SupplyChoice } from '../catalogue/supplies';
+import type { LampSorts } from './steady/parts';
 import type { HouseStyle } from './style';
 
 /** Where two probes go, or where the loop is opened for a meter. */
@@ -23,6 +25,9 @@ export type Checkpoint = {
 /** What a pattern makes of the parameters: the circuit and everything that is said about it. */
 export interface Design<Sums> {
   readonly circuit: Circuit;
+  readonly supply: SupplyChoice;
+  /** The sort of each LED. */
+  readonly sorts: LampSorts;
   readonly checkpoints: readonly Checkpoint[];
   readonly sums: Sums;
   readonly findings: readonly Finding[];
@@ -31,6 +36,8 @@ export interface Design<Sums> {
 export interface Given {
   readonly shelf: Shelf;
   readonly style: HouseStyle;
+  /** Price of one piece in cents by what it is, as `resistor 330`, where the store knows it. */
+  readonly cents?: Readonly<Record<string, number>>;
 }
 
 /** The contract of a lesson pattern: a parameterised circuit. A new one is a file here and a line in `index.ts`. */

@@ -21,6 +21,8 @@ export const styleSchema = z.strictObject({
   ratingShare: z.number().min(0.1).max(1).default(0.5),
   /** Chance of running out of a part that is accepted when spares are counted. */
   spareRisk: z.number().min(0.001).max(0.5).default(0.05),
+  /** The resistor's symbol in circuit diagrams. */
+  symbol: z.enum(['box', 'zigzag']).default('box'),
   currency: z.string().min(1).max(3).default('€'),
 });
 export type HouseStyle = z.output<typeof styleSchema>;

@@ -1,6 +1,6 @@
-import type { Step } from '../assembly/steps';
-import type { LampType } from '../catalogue/lamps';
+import type { Step } from '../assembly/step';
 import { SUPPLIES, type SupplyChoice } from '../catalogue/supplies';
+import type { LampFigure } from '../patterns/steady/figures';
 
 export const CAUTION_CODES = [
   'extra-low-voltage',
@@ -15,11 +15,17 @@ export const CAUTION_CODES = [
   'infrared-unseen',
   'warm-resistor',
   'never-without-resistor',
+  'coin-cell-only',
+  'mains-stand-in',
+  'soldering-iron',
+  'clippings-fly',
+  'tapes-apart',
 ] as const;
 export type CautionCode = (typeof CAUTION_CODES)[number];
 
 /** Where on the sheet and card a caution stands: before anything, at the kit, at a part's step, at a gate. */
-export type CautionPlace = 'start' | 'kit' | 'lamp' | 'resistor' | 'before-power' | 'after-power';
+export type CautionPlace =
+  'start' | 'kit' | 'lamp' | 'resistor' | 'solder' | 'tape' | 'before-power' | 'after-power';
 
 export interface Caution {
   readonly code: CautionCode;
@@ -28,11 +34,13 @@ export interface Caution {
 
 interface Facts {
   readonly supply: SupplyChoice;
-  readonly lamp: LampType;
-  readonly amps: number;
+  readonly lamps: readonly Pick<LampFigure, 'type' | 'amps'>[];
   readonly hottestWatts: number;
   readonly rating: number;
   readonly ratingShare: number;
+  readonly pattern: string;
+  readonly build: 'plugged' | 'soldered' | 'taped';
+  readonly resistors: number;
 }
 
 /** From this current up a nitride or white lamp is unpleasant to look into at arm's length. */
@@ -40,19 +48,28 @@ const GLARE_AMPS = 5e-3;
 
 /** The cautions that apply to a lesson, each at its place. */
 export function cautionsFor(facts: Facts): Caution[] {
-  const { supply, lamp, amps } = facts;
+  const { supply, lamps, build } = facts;
   const style = SUPPLIES[supply.kind].style;
+  const has = (...types: string[]) => lamps.some(({ type }) => types.includes(type));
   const when = (applies: boolean, code: CautionCode, place: CautionPlace): Caution[] =>
     applies ? [{ code, place }] : [];
-  const glaring = ['green', 'blue', 'white'].includes(lamp) && amps >= GLARE_AMPS;
+  const glaring = lamps.some(
+    ({ type, amps }) => ['green', 'blue', 'white'].includes(type) && amps >= GLARE_AMPS,
+  );
+  const coin = supply.kind === 'coin-20mm';
   return [
     ...when(true, 'extra-low-voltage', 'start'),
-    ...when(supply.kind === 'coin-20mm', 'coin-cells', 'kit'),
-    ...when(true, 'never-without-resistor', 'resistor'),
+    ...when(facts.pattern === 'lamp-cover', 'mains-stand-in', 'start'),
+    ...when(coin, 'coin-cells', 'kit'),
+    ...when(build === 'soldered', 'soldering-iron', 'solder'),
+    ...when(build === 'soldered', 'clippings-fly', 'solder'),
+    ...when(build === 'taped', 'tapes-apart', 'tape'),
+    ...when(facts.resistors > 0, 'never-without-resistor', 'resistor'),
+    ...when(coin && facts.resistors === 0, 'coin-cell-only', 'lamp'),
     ...when(facts.hottestWatts > facts.rating * facts.ratingShare, 'warm-resistor', 'resistor'),
     ...when(glaring, 'bright-lamp', 'lamp'),
-    ...when(lamp === 'violet', 'violet-eyes', 'lamp'),
-    ...when(lamp === 'infrared', 'infrared-unseen', 'lamp'),
+    ...when(has('violet'), 'violet-eyes', 'lamp'),
+    ...when(has('infrared'), 'infrared-unseen', 'lamp'),
     ...when(supply.kind === 'block-9v', 'block-terminals', 'before-power'),
     ...when(style === 'accumulator', 'accumulator-fuse', 'before-power'),
     ...when(style === 'cell' && supply.kind !== 'block-9v', 'cells-not-shorted', 'before-power'),
@@ -61,11 +78,23 @@ export function cautionsFor(facts: Facts): Caution[] {
   ];
 }
 
-/** The cautions that belong to a step of the build card. */
-export function cautionsAt(step: Step, cautions: readonly Caution[]): Caution[] {
-  return cautions.filter(({ place }) => {
-    if (step.action === 'gate') return place === step.gate;
-    if (step.action !== 'place-part') return false;
-    return (place === 'lamp' && step.kind === 'led') || (place === 'resistor' && step.kind === 'resistor');
-  });
+/** The cautions that belong to a step of the build card; those of a part stand at its first step only. */
+export function cautionsAt(step: Step, cautions: readonly Caution[], steps?: readonly Step[]): Caution[] {
+  const place = placeOf(step);
+  if (place === undefined) return [];
+  const first = steps?.find((other) => placeOf(other) === place);
+  if (first && first.id !== step.id && step.action !== 'gate') return [];
+  return cautions.filter((caution) => caution.place === place);
+}
+
+function placeOf(step: Step): CautionPlace | undefined {
+  if (step.action === 'gate') return step.gate;
+  if (step.action === 'solder-batch') return 'solder';
+  if (step.action === 'lay-tape') return 'tape';
+  if (step.action !== 'place-part') return undefined;
+  return step.kind === 'led' || step.kind === 'rgb'
+    ? 'lamp'
+    : step.kind === 'resistor'
+      ? 'resistor'
+      : undefined;
 }

@@ -8,16 +8,17 @@ import type { Sheet } from './sheet';
 
 /** Draws for each candidate of the fault dictionary. */
 const FAULT_SAMPLES = 400;
+/** Parts up to which every candidate is drawn so often; larger circuits are drawn less, in the same time. */
+const SMALL_CIRCUIT = 10;
 
 /** What the faults of a lesson are computed from. */
 export function faultContext(sheet: Sheet, request: SheetRequest): FaultContext {
-  const { supply, lamp, values } = request.choice.params;
   return {
     plan: sheet.plan,
     circuit: sheet.circuit,
-    supply,
-    drawer: valuesOf(request.shelf, values ?? request.style.values),
-    lampType: lamp,
+    supply: sheet.supply,
+    drawer: valuesOf(request.shelf, request.style.values),
+    sorts: sheet.sorts,
     points: sheet.checkpoints.map(({ id }) => id),
     lamps: request.shelf.lamps,
   };
@@ -29,13 +30,18 @@ export function sessionExpectation(sheet: Sheet, request: SheetRequest): Session
     sheet.checkpoints,
     sheet.expected.points,
     request.meter,
-    { samples: FAULT_SAMPLES, seed: request.draws.seed },
+    { samples: samplesFor(sheet), seed: request.draws.seed },
   );
   return { expected: sheet.expected, dictionary, meter: request.meter, limits: limitsOf(sheet) };
 }
 
+function samplesFor({ circuit }: Sheet): number {
+  const share = Math.min(1, (SMALL_CIRCUIT / circuit.parts.length) ** 2);
+  return Math.max(60, Math.round(FAULT_SAMPLES * share));
+}
+
 function limitsOf(sheet: Sheet): SessionExpectation['limits'] {
-  const { volts, ohms, limitAmps } = sheet.sums.supplyFigures;
+  const { volts, ohms, limitAmps } = sheet.steady.supplyFigures;
   const shorted = {
     ...sheet.circuit,
     parts: sheet.circuit.parts.map((part) =>

@@ -3,12 +3,9 @@ import type { Plan } from '../board/plan';
 import type { MeterFigures } from '../catalogue/meter';
 import type { Shelf } from '../catalogue/shelf';
 import type { StockItem } from '../kits/stock';
-import type { SingleParams } from '../patterns/single/params';
 import type { HouseStyle } from '../patterns/style';
 import type { BandOptions } from '../tolerance/bands';
-
-/** What a lesson says about its circuit; the discriminator leaves room for every other pattern. */
-export type PatternChoice = { readonly pattern: 'single'; readonly params: SingleParams };
+import type { PatternChoice } from './choice';
 
 /** All that a sheet hangs on. The same request gives the same sheet, on any machine. */
 export interface SheetRequest {

@@ -1,6 +1,19 @@
 'use server';
 
-import { DEFAULT_STYLE, formatQuantity, lampDiffers, parseLesson, PATTERNS } from '@/core';
+import {
+  choiceSchema,
+  DEFAULT_BUILD,
+  DEFAULT_STYLE,
+  formatQuantity,
+  lampDiffers,
+  parseLesson,
+  PATTERNS,
+  type BoardChoice,
+  type HouseStyle,
+  type PatternChoice,
+  type PatternId,
+} from '@/core';
+import { PATTERN_WORDS } from '@/messages/patterns';
 import { sentences } from '@/messages/findings';
 import { lampName } from '@/messages/names';
 import { done, failed, guarded, type Answer } from '@/server/failures';
@@ -9,18 +22,17 @@ import { houseStyle } from '@/server/repositories/settings';
 import { lamps } from '@/server/repositories/stock';
 
 /** Starts a lesson from a pattern, with the house style's wishes. */
-export async function startLesson(pattern: 'single', title: string): Promise<Answer<number>> {
+export async function startLesson(pattern: PatternId, title: string): Promise<Answer<number>> {
   return guarded(async () => {
-    const name = title.trim().slice(0, 80) || 'New lamp';
+    const name = title.trim().slice(0, 80) || PATTERN_WORDS[pattern].name;
     const style = (await houseStyle()).value ?? DEFAULT_STYLE;
-    const params = PATTERNS[pattern].defaults(style);
     const content = {
       title: name,
       aim: '',
       story: '',
       notes: '',
       ageGroup: '10–12',
-      choice: { pattern, params },
+      choice: choiceOf(pattern, style),
       plan: null,
     } as const;
     return done(await addLesson(content, '', new Date().toISOString()));
@@ -32,17 +44,32 @@ export async function importLesson(text: string): Promise<Answer<{ id: number; n
   return guarded(async () => {
     const file = parseLesson(text);
     if (!file.ok) return failed(`Nothing was imported. ${sentences(file.findings.slice(0, 4))}`);
-    const { title, aim, story, notes, ageGroup, choice, plan, lamp } = file.value;
+    const { title, aim, story, notes, ageGroup, choice, plan, lamp, lamps: others } = file.value;
     const id = await addLesson(
       { title, aim, story, notes, ageGroup, choice, plan },
       '',
       new Date().toISOString(),
     );
-    const own = (await lamps()).figures[choice.params.lamp];
-    const differs = lamp !== null && lampDiffers(lamp, own);
+    const { figures } = await lamps();
+    const differs = [...(lamp ? [lamp] : []), ...others].find((sent) =>
+      lampDiffers(sent, figures[sent.type]),
+    );
     const note = differs
-      ? `The sender’s ${lampName(own.type)} lamp has ${formatQuantity(lamp.vf, 'V')}, the one in this store ${formatQuantity(own.vf, 'V')}: the sums here use this store’s.`
+      ? `The sender’s ${lampName(differs.type)} lamp has ${formatQuantity(differs.vf, 'V')}, the one in this store ${formatQuantity(figures[differs.type].vf, 'V')}: the sums here use this store’s.`
       : '';
     return done({ id, note });
   });
 }
+
+/** A pattern with the house style's wishes, on the board that suits it. */
+function choiceOf(pattern: PatternId, style: HouseStyle): PatternChoice {
+  const params: unknown = PATTERNS[pattern].defaults(style);
+  const board = USUAL_BOARDS[pattern] ?? 'half';
+  return choiceSchema.parse({ pattern, params, build: { ...DEFAULT_BUILD, board } });
+}
+
+const USUAL_BOARDS: Readonly<Partial<Record<PatternId, BoardChoice>>> = {
+  'coin-light': 'card',
+  panel: 'strip',
+  'lamp-cover': 'strip',
+};

@@ -1,4 +1,4 @@
-import { LESSON_FORMAT, makeSheet, serialiseLesson, toCsv } from '@/core';
+import { LESSON_FORMAT, makeSheet, serialiseLesson, toCsv, workOut, type LessonFile } from '@/core';
 import { sentences } from '@/messages/findings';
 import { stockName } from '@/messages/names';
 import { Missing } from '@/server/failures';
@@ -17,8 +17,21 @@ interface TextFile {
 /** The lesson as one JSON file that another machine can import. */
 export async function lessonJson(id: number): Promise<TextFile> {
   const { title, aim, story, notes, ageGroup, choice, plan } = await lesson(id);
-  const lamp = (await lamps()).figures[choice.params.lamp];
-  const file = { format: LESSON_FORMAT, title, aim, story, notes, ageGroup, choice, plan, lamp } as const;
+  const [{ figures }, around] = await Promise.all([lamps(), sheetSurroundings()]);
+  const worked = workOut({ ...around, choice });
+  const sorts = worked.ok ? [...new Set(Object.values(worked.value.design.sorts))] : [];
+  const file: LessonFile = {
+    format: LESSON_FORMAT,
+    title,
+    aim,
+    story,
+    notes,
+    ageGroup,
+    choice,
+    plan,
+    lamp: null,
+    lamps: sorts.map((type) => figures[type]),
+  };
   return { name: `${slug(title)}.json`, text: serialiseLesson(file) };
 }
 

@@ -1,17 +1,19 @@
 import type { KeyboardEvent, Ref } from 'react';
-import type { Circuit, LampType, Placement, Plan } from '@/core';
-import { holeName } from '@/messages/findings';
+import type { Circuit, LampSorts, Placement, Plan } from '@/core';
+import { holeName } from '@/messages/holes';
 import { capital, legName, partName } from '@/messages/names';
 import { BoardGround } from './BoardGround';
-import { at, atHole, rowsShown, UNIT } from './geometry';
+import { at, atHole, extentOf, heldFor, UNIT, type Held } from './geometry';
 import { DRAWN } from './palette';
 import { PlacedDrawing } from './PlacedDrawing';
 
 export interface BoardDrawingProps {
   readonly plan: Plan;
   readonly circuit: Circuit;
-  readonly lamp: LampType;
+  readonly sorts: LampSorts;
   readonly title: string;
+  /** Held upright, or turned a quarter so that row 1 lies at the left. */
+  readonly held?: Held;
   /** All rows of the board, or only as many as are used. */
   readonly whole?: boolean;
   /** Parts drawn in full; the others are ghosted. Left out, all are. */
@@ -27,23 +29,30 @@ export interface BoardDrawingProps {
 /** The plan on its board. With `onPick` every part can be reached, picked up and moved. */
 export function BoardDrawing(props: BoardDrawingProps) {
   const { plan, whole = false, title, svgRef, ringed, placed } = props;
-  const rows = rowsShown(plan, whole);
-  const size = at({ x: 18.1, y: rows + 1.5 });
+  const held = heldFor(plan, props.held ?? 'upright');
+  const extent = extentOf(plan, whole);
+  const corners = [
+    at({ x: extent.left, y: extent.top }, held),
+    at({ x: extent.right, y: extent.foot }, held),
+  ];
+  const width = Math.max(...corners.map(({ x }) => x)) + 1.1 * UNIT;
+  const height = Math.max(...corners.map(({ y }) => y)) + (held === 'flat' ? 1.1 : 0.5) * UNIT;
   return (
     <svg
       ref={svgRef}
-      viewBox={`0 0 ${size.x} ${size.y}`}
+      viewBox={`0 0 ${width} ${height}`}
       xmlns="http://www.w3.org/2000/svg"
-      className="board"
+      className={width > height ? 'board wide' : 'board'}
       role={props.onPick ? 'group' : 'img'}
       aria-label={title}
       fontFamily="'Atkinson Hyperlegible Next Variable', sans-serif"
     >
-      <BoardGround plan={plan} rows={rows} />
+      <BoardGround plan={plan} extent={extent} held={held} />
       {plan.placements.map((placement) => (
         <Placed
           key={placement.part}
           {...props}
+          held={held}
           placement={placement}
           ghost={placed !== undefined && !placed.has(placement.part)}
           ring={ringed?.has(placement.part) ?? false}
@@ -53,11 +62,15 @@ export function BoardDrawing(props: BoardDrawingProps) {
   );
 }
 
-function Placed(props: BoardDrawingProps & { placement: Placement; ghost: boolean; ring: boolean }) {
-  const { plan, placement, circuit, lamp, picked, onPick, onKey, ghost, ring } = props;
+type PlacedProps = BoardDrawingProps & { placement: Placement; ghost: boolean; ring: boolean; held: Held };
+
+function Placed(props: PlacedProps) {
+  const { plan, placement, circuit, sorts, picked, onPick, onKey, ghost, ring, held } = props;
   const isPicked = picked === placement.part;
-  const drawing = <PlacedDrawing plan={plan} placement={placement} circuit={circuit} lamp={lamp} />;
-  const rings = ring && <Rings plan={plan} placement={placement} />;
+  const drawing = (
+    <PlacedDrawing plan={plan} placement={placement} circuit={circuit} sorts={sorts} held={held} />
+  );
+  const rings = ring && <Rings plan={plan} placement={placement} held={held} />;
   if (!onPick) {
     return (
       <g opacity={ghost ? 0.22 : 1}>
@@ -74,13 +87,15 @@ function Placed(props: BoardDrawingProps & { placement: Placement; ghost: boolea
       role="button"
       aria-pressed={isPicked}
       aria-label={describe(placement)}
+      opacity={ghost ? 0.22 : 1}
       onFocus={() => onPick(placement.part)}
       onKeyDown={(event) => onKey?.(placement.part, event)}
     >
-      {isPicked && <Halo plan={plan} placement={placement} />}
+      {isPicked && <Halo plan={plan} placement={placement} held={held} />}
       {drawing}
+      {rings}
       {Object.entries(placement.legs).map(([pin, hole]) => {
-        const { x, y } = atHole(plan, hole);
+        const { x, y } = atHole(plan, hole, held);
         return (
           <circle
             key={pin}
@@ -105,9 +120,16 @@ function describe(placement: Placement): string {
   return `${capital(partName(placement.part))}: ${legs}`;
 }
 
+interface At {
+  readonly plan: Plan;
+  readonly placement: Placement;
+  readonly held: Held;
+}
+
 /** A soft outline from leg to leg: what is picked up. */
-function Halo({ plan, placement }: { plan: Plan; placement: Placement }) {
-  const [a, b] = Object.values(placement.legs).map((hole) => atHole(plan, hole));
+function Halo({ plan, placement, held }: At) {
+  const ends = Object.values(placement.legs).map((hole) => atHole(plan, hole, held));
+  const [a, b] = [ends[0], ends[ends.length - 1]];
   if (!a || !b) return null;
   return (
     <line
@@ -123,9 +145,9 @@ function Halo({ plan, placement }: { plan: Plan; placement: Placement }) {
   );
 }
 
-function Rings({ plan, placement }: { plan: Plan; placement: Placement }) {
+function Rings({ plan, placement, held }: At) {
   return Object.values(placement.legs).map((hole) => {
-    const { x, y } = atHole(plan, hole);
+    const { x, y } = atHole(plan, hole, held);
     return <circle key={hole} cx={x} cy={y} r="9" fill="none" stroke={DRAWN.plus} strokeWidth="2.4" />;
   });
 }

@@ -1,38 +1,130 @@
-import { bandsFor, formatOhms, partOf, type Circuit, type LampType, type Placement, type Plan } from '@/core';
-import { atHole, UNIT, type Point } from './geometry';
-import { DRAWN, LAMP_DRAWN, WIRE_COLOURS } from './palette';
-import { ResistorBody } from './ResistorDrawing';
+import {
+  boardOf,
+  bodiesOf,
+  formatOhms,
+  formatQuantity,
+  type Circuit,
+  type LampSorts,
+  type LampType,
+  type Part,
+  type Placement,
+  type Plan,
+} from '@/core';
+import { LampDrawing } from './LampDrawing';
+import { ChipDrawing, ButtonDrawing, KnobDrawing, ThreeColourDrawing, ZenerDrawing } from './OtherDrawings';
+import { atHole, type Held, type Point } from './geometry';
+import { beside, Label } from './Label';
+import { DRAWN, WIRE_COLOURS } from './palette';
+import { LyingResistor } from './ResistorDrawing';
 
 interface Props {
   readonly plan: Plan;
   readonly placement: Placement;
   readonly circuit: Circuit;
-  readonly lamp: LampType;
+  readonly sorts: LampSorts;
+  readonly held: Held;
 }
+
+/** Boards with more pieces carry names only; the card and the list carry the values. */
+const LABELLED_MOST = 26;
 
 /** One part or jumper as it sits in its holes. */
-export function PlacedDrawing({ plan, placement, circuit, lamp }: Props) {
-  const part = partOf(circuit, placement.part);
-  const ends = Object.values(placement.legs).map((hole) => atHole(plan, hole)) as [Point, Point];
+export function PlacedDrawing({ plan, placement, circuit, sorts, held }: Props) {
+  const body = bodiesOf(circuit).find(({ id }) => id === placement.part);
+  const ends = Object.values(placement.legs).map((hole) => atHole(plan, hole, held));
   const stand = placement.standIn;
-  if (placement.kind === 'jumper' || stand?.kind === 'wire')
-    return <Wire ends={ends} placement={placement} />;
+  const name = placement.part;
+  const brief = plan.placements.length > LABELLED_MOST;
+  if (placement.kind === 'jumper' || stand?.kind === 'wire') {
+    return <Wire plan={plan} ends={ends} placement={placement} />;
+  }
+  if (body?.kind === 'supply') return <Leads plan={plan} placement={placement} held={held} />;
+  if (body?.kind === 'rgb') return <ThreeColourDrawing ends={ends} name={name} held={held} />;
+  const part = body?.parts[0];
   if (part?.kind === 'resistor') {
-    const { ohms, tolerance } = part.params;
-    const shown = stand?.kind === 'resistor' ? stand.ohms : ohms;
-    return <Resistor ends={ends} name={placement.part} ohms={shown} tolerance={tolerance} />;
+    return <PlacedResistor part={part} placement={placement} ends={ends} brief={brief} />;
   }
   if (part?.kind === 'led') {
-    const type = stand?.kind === 'led' ? stand.type : lamp;
-    return <Lamp ends={ends} name={placement.part} type={type} longHole={placement.legs['anode']!} />;
+    const type = sorts[name] ?? 'red';
+    return <PlacedLamp plan={plan} placement={placement} ends={ends} type={type} held={held} brief={brief} />;
   }
-  return part?.kind === 'supply' ? <Leads plan={plan} placement={placement} /> : null;
+  return part ? <OtherDrawing part={part} ends={ends} brief={brief} /> : null;
 }
 
-function Wire({ ends, placement }: { ends: [Point, Point]; placement: Placement }) {
+function PlacedResistor({
+  part,
+  placement,
+  ends,
+  brief,
+}: {
+  part: Extract<Part, { kind: 'resistor' }>;
+  placement: Placement;
+  ends: readonly Point[];
+  brief: boolean;
+}) {
+  const { standIn } = placement;
+  const ohms = standIn?.kind === 'resistor' ? standIn.ohms : part.params.ohms;
+  const { tolerance } = part.params;
+  return <LyingResistor ends={ends} name={part.id} ohms={ohms} tolerance={tolerance} brief={brief} />;
+}
+
+interface LampProps {
+  readonly plan: Plan;
+  readonly placement: Placement;
+  readonly ends: readonly Point[];
+  readonly type: LampType;
+  readonly held: Held;
+  readonly brief: boolean;
+}
+
+function PlacedLamp({ plan, placement, ends, type, held, brief }: LampProps) {
+  const standing = boardOf(plan).copper !== 'rows';
+  const { standIn } = placement;
+  return (
+    <LampDrawing
+      ends={ends}
+      name={placement.part}
+      type={standIn?.kind === 'led' ? standIn.type : type}
+      longHole={placement.legs['anode']!}
+      held={held}
+      standing={standing}
+      brief={brief || standing}
+    />
+  );
+}
+
+function OtherDrawing({ part, ends, brief }: { part: Part; ends: readonly Point[]; brief: boolean }) {
+  switch (part.kind) {
+    case 'zener':
+      return (
+        <ZenerDrawing
+          ends={ends}
+          label={brief ? part.id : `${part.id} ${formatQuantity(part.params.vz, 'V')}`}
+        />
+      );
+    case 'potentiometer':
+      return <KnobDrawing ends={ends} label={`${part.id} ${formatOhms(part.params.ohms)}`} />;
+    case 'switch':
+      return <ButtonDrawing ends={ends} label={`${part.id} push`} />;
+    case 'timer':
+      return <ChipDrawing ends={ends} label={part.id} />;
+    default:
+      return null;
+  }
+}
+
+function Wire({ plan, ends, placement }: { plan: Plan; ends: readonly Point[]; placement: Placement }) {
   const inPlace = placement.standIn !== undefined;
-  const colour = inPlace ? WIRE_COLOURS.yellow : WIRE_COLOURS[placement.colour ?? 'green'];
-  const [from, to] = ends;
+  const { copper } = boardOf(plan);
+  const bare = copper === 'pads' || copper === 'strips';
+  const colour = inPlace
+    ? WIRE_COLOURS.yellow
+    : copper === 'tapes'
+      ? DRAWN.tape
+      : bare
+        ? DRAWN.leg
+        : WIRE_COLOURS[placement.colour ?? 'green'];
+  const [from, to] = ends as [Point, Point];
   return (
     <>
       <line
@@ -41,97 +133,42 @@ function Wire({ ends, placement }: { ends: [Point, Point]; placement: Placement 
         x2={to.x}
         y2={to.y}
         stroke={colour}
-        strokeWidth="4"
+        strokeWidth={copper === 'tapes' ? 12 : 4}
         strokeLinecap="round"
+        {...(copper === 'pads' ? { strokeDasharray: '5 3' } : {})}
       />
       {inPlace && <Label place={beside(ends)} first={`${placement.part}: a wire`} />}
     </>
   );
 }
 
-function Resistor({
-  ends,
-  name,
-  ohms,
-  tolerance,
-}: {
-  ends: [Point, Point];
-  name: string;
-  ohms: number;
-  tolerance: number;
-}) {
-  const length = Math.hypot(ends[1].x - ends[0].x, ends[1].y - ends[0].y);
-  const angle = (Math.atan2(ends[1].y - ends[0].y, ends[1].x - ends[0].x) * 180) / Math.PI;
-  const body = Math.min(34, Math.max(14, length * 0.5));
-  const bands = bandsFor(ohms, tolerance < 0.05 ? 5 : 4, tolerance) ?? bandsFor(ohms, 5, 0.01) ?? [];
-  return (
-    <>
-      <g transform={`translate(${ends[0].x} ${ends[0].y}) rotate(${angle})`}>
-        <line x1="0" y1="0" x2={length} y2="0" stroke={DRAWN.leg} strokeWidth="2" />
-        <g transform={`translate(${(length - body) / 2} -6.5)`}>
-          <ResistorBody bands={bands} length={body} thickness={13} />
-        </g>
-      </g>
-      <Label place={beside(ends)} first={`${name} ${formatOhms(ohms)}`} />
-    </>
-  );
-}
-
-function Lamp({
-  ends,
-  name,
-  type,
-  longHole,
-}: {
-  ends: [Point, Point];
-  name: string;
-  type: LampType;
-  longHole: string;
-}) {
-  const { fill, ink, letter } = LAMP_DRAWN[type];
-  const [anode, cathode] = ends;
-  const middle = { x: (anode.x + cathode.x) / 2 + UNIT * 1.45, y: (anode.y + cathode.y) / 2 };
-  const sense = cathode.y >= anode.y ? 1 : -1;
-  const radius = 10;
-  const flat = radius * 0.72 * sense;
-  const half = Math.sqrt(radius * radius - flat * flat);
-  const rim = `M${middle.x - half} ${middle.y + flat} A${radius} ${radius} 0 1 ${sense > 0 ? 1 : 0} ${middle.x + half} ${middle.y + flat} Z`;
-  return (
-    <>
-      <line
-        x1={anode.x}
-        y1={anode.y}
-        x2={middle.x - 4}
-        y2={middle.y - 4 * sense}
-        stroke={DRAWN.leg}
-        strokeWidth="2"
-      />
-      <line
-        x1={cathode.x}
-        y1={cathode.y}
-        x2={middle.x - 4}
-        y2={middle.y + 5 * sense}
-        stroke={DRAWN.leg}
-        strokeWidth="2"
-      />
-      <path d={rim} fill={fill} stroke={DRAWN.ink} strokeWidth="1.3" />
-      <text x={middle.x} y={middle.y + 3.2} fontSize="9" fontWeight="700" textAnchor="middle" fill={ink}>
-        {letter}
-      </text>
-      <Label
-        place={{ x: middle.x + 15, y: middle.y - 1 }}
-        first={`${name} ${type}`}
-        second={`long leg ${longHole}`}
-      />
-    </>
-  );
-}
-
-function Leads({ plan, placement }: { plan: Plan; placement: Placement }) {
-  const ends = [
-    { place: atHole(plan, placement.legs['plus']!), colour: WIRE_COLOURS.red },
-    { place: atHole(plan, placement.legs['minus']!), colour: WIRE_COLOURS.black },
+/** The battery's two leads, coming in from the edge of the board. */
+function Leads({ plan, placement, held }: { plan: Plan; placement: Placement; held: Held }) {
+  const { copper, rails } = boardOf(plan);
+  if (copper === 'tapes') return null;
+  const [plus, minus] = ['plus', 'minus'].map((pin) => atHole(plan, placement.legs[pin]!, held)) as [
+    Point,
+    Point,
   ];
+  const railed = rails.length > 0 && held === 'upright';
+  const ends = [
+    { place: plus, colour: WIRE_COLOURS.red, mark: '+' },
+    { place: minus, colour: WIRE_COLOURS.black, mark: '−' },
+  ];
+  if (!railed) {
+    return ends.map(({ place, colour, mark }) => (
+      <g key={mark}>
+        <path
+          d={`M${place.x} ${place.y} C${place.x - 8} ${place.y} ${14} ${place.y - 8} 2 ${place.y - 8}`}
+          fill="none"
+          stroke={colour}
+          strokeWidth="3"
+          strokeLinecap="round"
+        />
+        <Label place={{ x: place.x + 6, y: place.y - 7 }} first={`${placement.part} ${mark}`} />
+      </g>
+    ));
+  }
   return (
     <>
       {ends.map(({ place, colour }, i) => (
@@ -148,30 +185,5 @@ function Leads({ plan, placement }: { plan: Plan; placement: Placement }) {
         {placement.part}: red to +, black to −
       </text>
     </>
-  );
-}
-
-function beside(ends: readonly [Point, Point]): Point {
-  return { x: Math.max(ends[0].x, ends[1].x) + 12, y: (ends[0].y + ends[1].y) / 2 };
-}
-
-function Label({ place, first, second }: { place: Point; first: string; second?: string }) {
-  return (
-    <text
-      x={place.x}
-      y={place.y}
-      fontSize="10.5"
-      fill={DRAWN.ink}
-      stroke={DRAWN.board}
-      strokeWidth="3"
-      paintOrder="stroke"
-    >
-      {first}
-      {second && (
-        <tspan x={place.x} dy="10" fill={DRAWN.soft} fontSize="9.6">
-          {second}
-        </tspan>
-      )}
-    </text>
   );
 }

@@ -1,4 +1,6 @@
-import type { BandColour } from '@/core';
+import { bandsFor, formatOhms, type BandColour } from '@/core';
+import type { Point } from './geometry';
+import { beside, Label } from './Label';
 import { BAND_FILLS, DRAWN } from './palette';
 
 /** A resistor lying flat with its bands, reading from the left; drawn for the sums and the band reader. */
@@ -55,6 +57,38 @@ export function ResistorBody({
           strokeWidth="0.4"
         />
       ))}
+    </>
+  );
+}
+
+/** A resistor between two holes of a board, its bands true to its value. */
+export function LyingResistor({
+  ends,
+  name,
+  ohms,
+  tolerance,
+  brief,
+}: {
+  ends: readonly Point[];
+  name: string;
+  ohms: number;
+  tolerance: number;
+  brief: boolean;
+}) {
+  const [a, b] = ends as [Point, Point];
+  const length = Math.hypot(b.x - a.x, b.y - a.y);
+  const angle = (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI;
+  const body = Math.min(34, Math.max(14, length * 0.5));
+  const bands = bandsFor(ohms, tolerance < 0.05 ? 5 : 4, tolerance) ?? bandsFor(ohms, 5, 0.01) ?? [];
+  return (
+    <>
+      <g transform={`translate(${a.x} ${a.y}) rotate(${angle})`}>
+        <line x1="0" y1="0" x2={length} y2="0" stroke={DRAWN.leg} strokeWidth="2" />
+        <g transform={`translate(${(length - body) / 2} -6.5)`}>
+          <ResistorBody bands={bands} length={body} thickness={13} />
+        </g>
+      </g>
+      <Label place={beside(ends)} first={brief ? name : `${name} ${formatOhms(ohms)}`} />
     </>
   );
 }

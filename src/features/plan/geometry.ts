@@ -1,30 +1,52 @@
-import { boardHoles, boardOf, holeOf, type Hole, type HoleName, type Plan } from '@/core';
+import {
+  boardHoles,
+  boardOf,
+  holeOf,
+  LANE_PITCH,
+  type BoardSpec,
+  type Hole,
+  type HoleName,
+  type Plan,
+} from '@/core';
 
 /** Drawing units per pitch of 2.54 mm. */
 export const UNIT = 18;
 const LEFT = 1.1;
 const TOP = 1.7;
 
+export type Held = 'upright' | 'flat';
+
 export interface Point {
   readonly x: number;
   readonly y: number;
 }
 
-export function at(hole: Pick<Hole, 'x' | 'y'>): Point {
-  return { x: (hole.x + LEFT) * UNIT, y: (hole.y + TOP) * UNIT };
+/** Pitches across the widest row of a plug-in board, rails included. */
+export const PLUG_WIDTH = 17;
+
+/** The place of a hole; a board held flat is turned a quarter, row 1 at the left. */
+export function at(hole: Pick<Hole, 'x' | 'y'>, held: Held = 'upright'): Point {
+  return held === 'upright'
+    ? { x: (hole.x + LEFT) * UNIT, y: (hole.y + TOP) * UNIT }
+    : { x: (hole.y + LEFT) * UNIT, y: (PLUG_WIDTH - hole.x + TOP) * UNIT };
 }
 
-export function atHole(plan: Plan, name: HoleName): Point {
+/** Only plug-in boards are turned: strips and tapes are drawn as the card speaks of them. */
+export function heldFor(plan: Plan, held: Held): Held {
+  return boardOf(plan).copper === 'rows' ? held : 'upright';
+}
+
+export function atHole(plan: Plan, name: HoleName, held: Held = 'upright'): Point {
   const hole = holeOf(boardOf(plan), name);
-  return hole ? at(hole) : { x: 0, y: 0 };
+  return hole ? at(hole, held) : { x: 0, y: 0 };
 }
 
 /** The hole nearest to a place in the drawing, if one is close. */
-export function nearestHole(plan: Plan, place: Point): Hole | undefined {
+export function nearestHole(plan: Plan, place: Point, held: Held = 'upright'): Hole | undefined {
   let best: Hole | undefined;
-  let distance = UNIT * 1.2;
+  let distance = UNIT * (boardOf(plan).copper === 'tapes' ? 2.5 : 1.2);
   for (const hole of boardHoles(boardOf(plan))) {
-    const { x, y } = at(hole);
+    const { x, y } = at(hole, held);
     const away = Math.hypot(x - place.x, y - place.y);
     if (away < distance) {
       best = hole;
@@ -34,9 +56,36 @@ export function nearestHole(plan: Plan, place: Point): Hole | undefined {
   return best;
 }
 
-/** The last row that is drawn: enough to see every leg, and a few rows more. */
-export function rowsShown(plan: Plan, whole: boolean): number {
+/** What of the board is drawn, in pitches: whole, or as far as it is used and a little more. */
+export interface Extent {
+  readonly left: number;
+  readonly right: number;
+  readonly top: number;
+  readonly foot: number;
+}
+
+export function extentOf(plan: Plan, whole: boolean): Extent {
   const board = boardOf(plan);
+  if (board.copper === 'rows')
+    return { left: 0, right: PLUG_WIDTH, top: 0, foot: rowsShown(plan, whole) + 1 };
+  const used = plan.placements
+    .flatMap((p) => Object.values(p.legs))
+    .flatMap((name) => holeOf(board, name) ?? []);
+  const [right, foot] = [Math.max(...used.map(({ x }) => x)), Math.max(...used.map(({ y }) => y))];
+  if (board.copper === 'tapes') return { left: 0, right: right + LANE_PITCH, top: -1, foot: foot + 2 };
+  return whole
+    ? { left: 0, right: board.across + 1, top: 0, foot: board.rows + 1 }
+    : {
+        left: 0,
+        right: Math.min(board.across, right + 3) + 1,
+        top: 0,
+        foot: Math.min(board.rows, foot + 2) + 1,
+      };
+}
+
+/** The last row of a plug-in board that is drawn: enough to see every leg, and a few rows more. */
+export function rowsShown(plan: Plan, whole: boolean): number {
+  const board: BoardSpec = boardOf(plan);
   if (whole) return board.rows;
   const used = plan.placements.flatMap((p) =>
     Object.values(p.legs).map((name) => holeOf(board, name)?.row ?? 1),

@@ -1,4 +1,4 @@
-import type { BandColour, LampType, WireColour } from '@/core';
+import type { BandColour, LampType, JumperColour } from '@/core';
 
 /** Drawn colours stand in the SVG itself, so that a saved or printed plan keeps them. */
 export const DRAWN = {
@@ -12,10 +12,14 @@ export const DRAWN = {
   minus: '#1d2b36',
   leg: '#8a8f90',
   body: '#ead9b5',
+  glass: '#d9a679',
+  strip: '#ecd9bd',
+  tape: '#d29a6b',
+  cell: '#dfe3e4',
   pick: '#0e5a66',
 } as const;
 
-export const WIRE_COLOURS: Readonly<Record<WireColour, string>> = {
+export const WIRE_COLOURS: Readonly<Record<JumperColour, string>> = {
   red: '#b1602a',
   black: '#1d2b36',
   green: '#2f7a4f',

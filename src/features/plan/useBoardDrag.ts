@@ -1,7 +1,7 @@
 import { drag, pointer, select } from 'd3';
 import { useEffect, useRef } from 'react';
-import { moveLeg, shiftPart, type Outcome, type Plan } from '@/core';
-import { atHole, nearestHole, UNIT, type Point } from './geometry';
+import { moveLeg, shiftPart, stepsBetween, type Outcome, type Plan } from '@/core';
+import { atHole, nearestHole, type Held as HeldBoard, type Point } from './geometry';
 
 interface Held {
   readonly part: string;
@@ -12,6 +12,7 @@ interface Held {
 
 interface Handlers {
   readonly plan: Plan;
+  readonly held: HeldBoard;
   onPick(part: string): void;
   /** A plan while the part is in the hand, or the refusal of the board. */
   onHover(moved: Outcome<Plan>): void;
@@ -43,7 +44,7 @@ export function useBoardDrag(handlers: Handlers) {
         latest.current.onPick(part);
       })
       .on('drag', (event: { sourceEvent: MouseEvent }) => {
-        const moved = held && movedTo(held, place(event.sourceEvent));
+        const moved = held && movedTo(held, place(event.sourceEvent), latest.current.held);
         if (moved) latest.current.onHover(moved);
       })
       .on('end', () => {
@@ -63,24 +64,22 @@ function partUnder(target: EventTarget | null): string | undefined {
   return group?.getAttribute('data-part') ?? undefined;
 }
 
-function movedTo({ part, pin, start, plan }: Held, place: Point): Outcome<Plan> | undefined {
+function movedTo(
+  { part, pin, start, plan }: Held,
+  place: Point,
+  board: HeldBoard,
+): Outcome<Plan> | undefined {
   if (pin !== undefined) {
-    const hole = nearestHole(plan, place);
+    const hole = nearestHole(plan, place, board);
     return hole && moveLeg(plan, part, pin, hole.name);
   }
-  const rows = Math.round((place.y - start.y) / UNIT);
-  const columns = columnsBetween(plan, part, place.x - start.x);
-  return rows === 0 && columns === 0 ? undefined : shiftPart(plan, part, rows, columns);
-}
-
-/** How many columns a part has been carried sideways: counted from hole to hole, as the trench is wider. */
-function columnsBetween(plan: Plan, part: string, across: number): number {
-  const hole = plan.placements.find((p) => p.part === part)?.legs;
-  const name = hole && Object.values(hole)[0];
-  if (!name) return 0;
-  const from = atHole(plan, name);
-  const target = nearestHole(plan, { x: from.x + across, y: from.y });
-  const letters = 'abcdefghij';
-  const [a, b] = [letters.indexOf(name.charAt(0)), letters.indexOf(target?.column ?? name.charAt(0))];
-  return a < 0 || b < 0 ? 0 : b - a;
+  const name = Object.values(plan.placements.find((p) => p.part === part)?.legs ?? {})[0];
+  if (!name) return undefined;
+  // The part goes as far as its first leg is carried, from hole to hole, as the trench is wider.
+  const from = atHole(plan, name, board);
+  const target = nearestHole(plan, { x: from.x + place.x - start.x, y: from.y + place.y - start.y }, board);
+  const shift = target && stepsBetween(plan, name, target.name);
+  return shift && (shift.rows !== 0 || shift.columns !== 0)
+    ? shiftPart(plan, part, shift.rows, shift.columns)
+    : undefined;
 }

@@ -16,7 +16,7 @@ export function PrintedCard({ title, story, sheet }: { title: string; story: str
         <PrintButton />
       </header>
       <p className="soft">
-        {lessonSentence(sheet.sums)} · {Math.round(sheet.minutes)} minutes
+        {lessonSentence(sheet)} · {Math.round(sheet.minutes)} minutes
       </p>
       {story && <p>{story}</p>}
       <div className="printed-columns">
@@ -28,7 +28,7 @@ export function PrintedCard({ title, story, sheet }: { title: string; story: str
                 <strong>{words.title}</strong>
                 {words.cue && <p className="cue">{words.cue}</p>}
                 <p>{words.detail}</p>
-                {cautionsAt(step, sheet.cautions).map(({ code }) => (
+                {cautionsAt(step, sheet.cautions, sheet.steps).map(({ code }) => (
                   <p key={code} className="caution-line">
                     {CAUTION_WORDS[code]}
                   </p>
@@ -41,7 +41,8 @@ export function PrintedCard({ title, story, sheet }: { title: string; story: str
           <BoardDrawing
             plan={sheet.plan}
             circuit={sheet.circuit}
-            lamp={sheet.sums.lamp.type}
+            sorts={sheet.sorts}
+            held={sheet.build.held}
             title={`Plan of ${title}`}
           />
           {start.map(({ code }) => (

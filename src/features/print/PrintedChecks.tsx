@@ -1,6 +1,6 @@
 import { formatPlain, formatQuantity, type Sheet } from '@/core';
 import { lessonSentence } from '@/messages/lessonSentence';
-import { CHECKPOINT_NAMES, checkpointName } from '@/messages/names';
+import { checkpointName, probeWords } from '@/messages/names';
 import { PrintButton } from './PrintButton';
 import './print.css';
 
@@ -27,7 +27,7 @@ export function PrintedChecks({ title, sheet, group, students }: Props) {
         </h1>
         <PrintButton />
       </header>
-      <p className="soft">{lessonSentence(sheet.sums)}</p>
+      <p className="soft">{lessonSentence(sheet)}</p>
       <table className="table">
         <thead>
           <tr>
@@ -60,7 +60,7 @@ export function PrintedChecks({ title, sheet, group, students }: Props) {
       <ul className="small-print">
         {points.map((point) => (
           <li key={point.id}>
-            {checkpointName(point.id)}: {CHECKPOINT_NAMES[point.id]?.probes}. Typical{' '}
+            {checkpointName(point.id)}: {probeWords(point.id)}. Typical{' '}
             {formatQuantity(point.typical, point.unit)}
             {point.burden !== undefined &&
               `, the meter’s own ${formatQuantity(point.burden, 'Ω', 2)} counted in`}

@@ -5,18 +5,22 @@ import Button from 'react-bootstrap/Button';
 import {
   accepted,
   formatQuantity,
+  choiceOf,
   moveLeg,
+  shifted as shiftedHole,
   shiftPart,
   standInFor,
+  takeAway,
   turnPart,
   type AsBuilt,
   type Finding,
   type Sheet,
 } from '@/core';
 import { BoardDrawing } from '@/features/plan/BoardDrawing';
+import { heldFor, type Held } from '@/features/plan/geometry';
 import { useBoardDrag } from '@/features/plan/useBoardDrag';
 import { sentence } from '@/messages/findings';
-import { capital, checkpointName, partName } from '@/messages/names';
+import { BOARD_SHORT, capital, checkpointName, partName } from '@/messages/names';
 import { StatusMark } from '@/ui/StatusMark';
 import type { Trial } from './useTrial';
 
@@ -30,8 +34,10 @@ interface Props {
 /** The board as it stands, in view at every stage: parts can be picked up, moved, turned and replaced. */
 export function BoardPanel({ sheet, trial, picked, onPick }: Props) {
   const plan = trial.plan ?? sheet.plan;
+  const held = heldFor(plan, sheet.build.held);
   const svg = useBoardDrag({
     plan,
+    held,
     onPick,
     onHover: (moved) => trial.edit(moved, true),
     onDrop: trial.drop,
@@ -39,11 +45,12 @@ export function BoardPanel({ sheet, trial, picked, onPick }: Props) {
   const act = actionsFor(trial, plan);
   const key = (part: string, event: KeyboardEvent) => {
     const leg = event.shiftKey;
-    const step = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] }[event.key];
-    if (step && leg) act.nudgeLeg(part, step[0]!);
+    const step = stepFor(event.key, held);
+    if (step && leg) act.nudgeLeg(part, step[0]!, step[1]!);
     else if (step) trial.edit(shiftPart(plan, part, step[0]!, step[1]!));
     else if (event.key === 't') act.turn(part);
     else if (event.key === 'w') act.wire(part);
+    else if (event.key === 'Delete') trial.edit(accepted(takeAway(plan, part)));
     else if (event.key === 'Escape') trial.putBack();
     else return;
     event.preventDefault();
@@ -52,12 +59,13 @@ export function BoardPanel({ sheet, trial, picked, onPick }: Props) {
     <aside className="board-panel" aria-label="As it stands on the board">
       <div className="ruled-head">
         <h2>As it stands on the board</h2>
-        <span className="tag">half board</span>
+        <span className="tag">{BOARD_SHORT[choiceOf(plan.board)]}</span>
       </div>
       <BoardDrawing
         plan={plan}
         circuit={sheet.circuit}
-        lamp={sheet.sums.lamp.type}
+        sorts={sheet.sorts}
+        held={held}
         title="The plan on the board"
         picked={picked}
         onPick={onPick}
@@ -76,6 +84,14 @@ export function BoardPanel({ sheet, trial, picked, onPick }: Props) {
   );
 }
 
+/** Which way an arrow key moves a part: the board may be held flat. */
+function stepFor(key: string, held: Held): readonly [number, number] | undefined {
+  const steps = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] } as const;
+  const step = key in steps ? steps[key as keyof typeof steps] : undefined;
+  if (!step || held === 'upright') return step;
+  return [step[1], -step[0]];
+}
+
 function isWire(plan: Sheet['plan'], part: string): boolean {
   return plan.placements.find((p) => p.part === part)?.standIn?.kind === 'wire';
 }
@@ -84,11 +100,10 @@ function actionsFor(trial: Trial, plan: Sheet['plan']) {
   return {
     turn: (part: string) => trial.edit(turnPart(plan, part)),
     shift: (part: string, rows: number, columns: number) => trial.edit(shiftPart(plan, part, rows, columns)),
-    nudgeLeg: (part: string, rows: number) => {
+    nudgeLeg: (part: string, rows: number, columns = 0) => {
       const legs = plan.placements.find((p) => p.part === part)?.legs ?? {};
       const [pin, hole] = Object.entries(legs).slice(-1)[0] ?? [];
-      const row = Number(hole?.match(/\d+$/u)?.[0]);
-      if (pin && hole) trial.edit(moveLeg(plan, part, pin, hole.replace(/\d+$/u, String(row + rows))));
+      if (pin && hole) trial.edit(moveLeg(plan, part, pin, shiftedHole(plan, hole, rows, columns)));
     },
     wire: (part: string) =>
       trial.edit(accepted(standInFor(plan, part, isWire(plan, part) ? undefined : { kind: 'wire' }))),

@@ -47,10 +47,10 @@ export function LessonSheet(props: LessonSheetProps) {
   const [stage, setStage] = useStage();
   useUndoKeys(draft.undo, draft.redo);
 
-  const setParams = (params: LessonContent['choice']['params']) => {
+  const setChoice = (choice: LessonContent['choice']) => {
     setMarking(true);
     trial.putBack();
-    draft.change({ ...content, choice: { ...content.choice, params } });
+    draft.change({ ...content, choice });
   };
   const layOut = () => {
     trial.putBack();
@@ -69,28 +69,28 @@ export function LessonSheet(props: LessonSheetProps) {
         <div className="lesson-main">
           <SheetHead draft={draft} id={props.id} place={props.place} archived={props.archived} />
           <div onBlur={() => setMarking(false)}>
-            <SentenceBar params={content.choice.params} style={surroundings.style} onChange={setParams} />
+            <SentenceBar choice={content.choice} style={surroundings.style} onChange={setChoice} />
           </div>
           {failure && (
             <Note kind="refusal" live>
               {failure}
             </Note>
           )}
-          {refusals.map((finding) => (
-            <Note key={finding.code} kind="refusal" live>
+          {refusals.map((finding, i) => (
+            <Note key={`${finding.code} ${i}`} kind="refusal" live>
               {sentence(finding)}
             </Note>
           ))}
           {refusals.length > 0 && sheet && (
             <p className="small-print">The figures below are the last ones that worked.</p>
           )}
-          {sheet?.findings.map((finding) =>
+          {sheet?.findings.map((finding, i) =>
             finding.severity === 'note' ? (
-              <p key={finding.code} className="small-print">
+              <p key={`${finding.code} ${i}`} className="small-print">
                 {sentence(finding)}
               </p>
             ) : (
-              <Note key={finding.code}>{sentence(finding)}</Note>
+              <Note key={`${finding.code} ${i}`}>{sentence(finding)}</Note>
             ),
           )}
           <div className={refusals.length ? 'stage-view stale' : 'stage-view'}>
@@ -103,6 +103,7 @@ export function LessonSheet(props: LessonSheetProps) {
               onContent={draft.change}
               onPick={setPicked}
               onLayOut={layOut}
+              onChoice={setChoice}
             />
           </div>
         </div>

@@ -1,4 +1,5 @@
-import { formatOhms, formatQuantity, type Sheet } from '@/core';
+import { choiceOf, formatOhms, formatQuantity, type Sheet } from '@/core';
+import { BOARD_SHORT } from '@/messages/names';
 import type { GivenSession } from './given';
 import { dayName } from '@/ui/dates';
 import { StatusMark } from '@/ui/StatusMark';
@@ -64,9 +65,11 @@ function headline(stage: Stage, sheet: Sheet | undefined, sessions: readonly Giv
     case 'parts':
       return `${sheet.kit.lines.length} kinds`;
     case 'sums':
-      return `${formatOhms(sheet.sums.chosen)} → ${formatQuantity(sheet.sums.design.amps, 'A')}`;
+      return sheet.sums
+        ? `${formatOhms(sheet.sums.chosen)} → ${formatQuantity(sheet.sums.design.amps, 'A')}`
+        : `${sheet.steady.design.lamps.length} lamps, ${formatQuantity(sheet.steady.design.amps, 'A')}`;
     case 'plan':
-      return `half board, ${sheet.plan.placements.length - 1} pieces`;
+      return `${BOARD_SHORT[choiceOf(sheet.plan.board)]}, ${sheet.plan.placements.length - 1} pieces`;
     case 'steps':
       return `${sheet.steps.length} steps, ${Math.round(sheet.minutes)} min`;
     case 'checks':

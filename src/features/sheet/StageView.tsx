@@ -10,7 +10,7 @@ import { KitStage } from './stages/KitStage';
 import { PartsStage } from './stages/PartsStage';
 import { PlanStage } from './stages/PlanStage';
 import { StepsStage } from './stages/StepsStage';
-import { SumsStage } from './stages/SumsStage';
+import { SumsStage } from './sums/SumsStage';
 import type { Trial } from './useTrial';
 
 interface Props {
@@ -27,6 +27,7 @@ interface Props {
   onContent(content: LessonContent): void;
   onPick(part: string | undefined): void;
   onLayOut(): void;
+  onChoice(choice: LessonContent['choice']): void;
 }
 
 /** The stage that is open. Aim and class stand without sums; the others wait for one that works. */
@@ -43,9 +44,9 @@ export function StageView(props: Props) {
     return <p className="soft">As soon as the sentence above can be met, this stage fills itself in.</p>;
   switch (stage) {
     case 'parts':
-      return <PartsStage sheet={sheet} style={style} />;
+      return <PartsStage sheet={sheet} style={style} shelf={surroundings.shelf} />;
     case 'sums':
-      return <SumsStage sheet={sheet} style={style} />;
+      return <SumsStage sheet={sheet} style={style} choice={content.choice} onChoice={props.onChoice} />;
     case 'plan':
       return (
         <PlanStage
@@ -55,6 +56,8 @@ export function StageView(props: Props) {
           kept={sheet.planKept}
           onPick={props.onPick}
           onLayOut={props.onLayOut}
+          choice={content.choice}
+          onChoice={props.onChoice}
         />
       );
     case 'steps':

@@ -4,7 +4,7 @@ import { planSchema } from '../../board/plan';
 import { LAMP_TYPES, type LampFigures, type LampType } from '../../catalogue/lamps';
 import { ORIGINS } from '../../catalogue/origin';
 import { accepted, finding, refused, type Outcome } from '../../findings/finding';
-import { singleParams } from '../../patterns/single/params';
+import { choiceSchema } from '../../sheet/choice';
 import { readJson } from '../json';
 import { problemsOf } from '../problems';
 
@@ -21,10 +21,6 @@ export const lessonWords = {
   notes: text(4000).default(''),
   ageGroup: z.enum(AGE_GROUPS as [AgeGroup, ...AgeGroup[]]).default('10–12'),
 };
-
-export const choiceSchema = z.discriminatedUnion('pattern', [
-  z.strictObject({ pattern: z.literal('single'), params: singleParams }),
-]);
 
 const lampFigures = z.strictObject({
   type: z.enum(LAMP_TYPES),
@@ -47,8 +43,10 @@ export const lessonFileSchema = z.strictObject({
   ...lessonWords,
   choice: choiceSchema,
   plan: planSchema.nullable().default(null),
-  /** The figures of the lamp as the sender's store has them, so that the sums come out the same elsewhere. */
+  /** The figures of one lamp as the sender's store has them: how a file with a single lamp carries it. */
   lamp: lampFigures.nullable().default(null),
+  /** The same for every sort of lamp in the lesson, so that the sums come out the same elsewhere. */
+  lamps: z.array(lampFigures).max(9).default([]),
 });
 
 export type LessonFile = z.output<typeof lessonFileSchema>;

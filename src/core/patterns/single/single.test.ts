@@ -6,7 +6,8 @@ import { BARE_SHELF } from '../../catalogue/shelf';
 import { SUPPLY_KINDS, SUPPLIES } from '../../catalogue/supplies';
 import { solve } from '../../solver/solve';
 import { DEFAULT_STYLE } from '../style';
-import { readLampAmps, readSupplyVolts, singleParams, type SingleParams } from './params';
+import { readLampAmps, readSupplyVolts } from '../wishes';
+import { singleParams, type SingleParams } from './params';
 import { single } from './single';
 
 const given = { shelf: BARE_SHELF, style: DEFAULT_STYLE };

@@ -10,7 +10,8 @@ import type { Ohms } from '../../quantities/units';
 import type { Design, Given, Pattern } from '../pattern';
 import { toleranceOf, type HouseStyle } from '../style';
 import { SINGLE_CHECKPOINTS, singleCircuit } from './circuit';
-import { MAINS_VOLTS, SUPPLY_LIMIT_VOLTS, singleDefaults, singleParams, type SingleParams } from './params';
+import { supplyRefusals } from '../wishes';
+import { singleDefaults, singleParams, type SingleParams } from './params';
 import { resistorFor, schoolsFor } from './schools';
 import { atAllAges, loopAmps, ratingAt, resistorBands, type SingleSums } from './sums';
 
@@ -77,7 +78,14 @@ function design(params: SingleParams, given: Given): Outcome<Design<SingleSums>>
     side: params.side,
   });
   return accepted(
-    { circuit, checkpoints: SINGLE_CHECKPOINTS, sums, findings: remarks(params, sums, style) },
+    {
+      circuit,
+      supply: params.supply,
+      sorts: { D1: params.lamp },
+      checkpoints: SINGLE_CHECKPOINTS,
+      sums,
+      findings: remarks(params, sums, style),
+    },
     [],
   );
 }
@@ -91,10 +99,8 @@ function closerPair(values: readonly number[], exact: number): Pair | undefined 
 
 function refusals(params: SingleParams, supply: SupplyFigures, lamp: LampFigures): Finding[] {
   const { volts } = supply;
-  if (volts >= MAINS_VOLTS) return [finding('mains-refused', { volts })];
-  if (volts > SUPPLY_LIMIT_VOLTS) {
-    return [finding('supply-too-high', { volts, limit: SUPPLY_LIMIT_VOLTS })];
-  }
+  const unfit = supplyRefusals(volts);
+  if (unfit.length) return unfit;
   if (params.amps > lamp.absoluteAmps) {
     return [finding('current-over-limit', { amps: params.amps, limit: lamp.absoluteAmps })];
   }

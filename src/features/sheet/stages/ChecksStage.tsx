@@ -1,6 +1,6 @@
 import { formatQuantity, type Sheet } from '@/core';
 import { BandChart } from '@/features/charts/BandChart';
-import { CHECKPOINT_NAMES, checkpointName } from '@/messages/names';
+import { checkpointName, probeWords } from '@/messages/names';
 import { Changed } from '../Changed';
 
 /** What the meter should read at each checkpoint, and how far right builds spread. */
@@ -38,7 +38,7 @@ export function ChecksStage({ sheet, draws, printHref }: { sheet: Sheet; draws: 
                   <th scope="row">
                     {checkpointName(point.id)}
                     <div className="small-print">
-                      {CHECKPOINT_NAMES[point.id]?.probes}
+                      {probeWords(point.id)}
                       {point.burden !== undefined && `; the meter’s own ${q2(point.burden)} is counted in`}
                     </div>
                   </th>

@@ -101,6 +101,12 @@ const LOST: Readonly<Record<StockSpec['kind'], string>> = {
   supply: 'leads',
   jumper: 'jumpers',
   board: 'boards',
+  potentiometer: 'potentiometers',
+  zener: 'zeners',
+  button: 'buttons',
+  'rgb-lamp': 'three-colour lamps',
+  tape: 'pieces of tape',
+  'tinned-wire': 'pieces of wire',
 };
 
 /** The loss rates that the spares were counted with, as the kit carries them. */

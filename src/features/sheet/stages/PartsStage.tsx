@@ -1,65 +1,37 @@
-import { formatOhms, formatQuantity, POLARITY, SUPPLIES, type HouseStyle, type Sheet } from '@/core';
+import {
+  bandsFor,
+  formatOhms,
+  formatQuantity,
+  POLARITY,
+  SUPPLIES,
+  type HouseStyle,
+  type LampFigures,
+  type Sheet,
+  type Shelf,
+} from '@/core';
 import { ResistorDrawing } from '@/features/plan/ResistorDrawing';
-import { CUE_WORDS, lampName, stockName, supplyName } from '@/messages/names';
+import { BOARD_NAMES, CUE_WORDS, lampName, stockName, supplyName } from '@/messages/names';
+import { listWords } from '@/messages/stepWords';
 import { Changed } from '../Changed';
 
 /** Each part with its figures, where they come from, and how to tell its legs apart. */
-export function PartsStage({ sheet, style }: { sheet: Sheet; style: HouseStyle }) {
-  const { lamp, supply, supplyFigures, chosen } = sheet.sums;
-  const bands = style.bands === 4 ? (sheet.sums.bands4 ?? sheet.sums.bands5) : sheet.sums.bands5;
-  const led = POLARITY['led']!.pins;
+export function PartsStage({ sheet, style, shelf }: { sheet: Sheet; style: HouseStyle; shelf: Shelf }) {
+  const { supply, supplyFigures } = sheet.steady;
+  const types = [...new Set(Object.values(sheet.sorts))];
   return (
     <>
-      <section className="ruled">
-        <h2>The lamp</h2>
-        <table className="table">
-          <tbody>
-            <Row name="colour and chip" work={lamp.technology} figure={lampName(lamp.type)} />
-            <Row
-              name="forward voltage"
-              work={`at ${formatQuantity(lamp.at, 'A', 2)}, from the ${originWords(lamp.origin)}`}
-              figure={formatQuantity(lamp.vf, 'V')}
-            />
-            <Row
-              name="from lamp to lamp"
-              work="lowest and highest of a batch"
-              figure={`${formatQuantity(lamp.vfLow, 'V')} – ${formatQuantity(lamp.vfHigh, 'V')}`}
-            />
-            <Row
-              name="continuous maximum"
-              work="what it may carry all day"
-              figure={formatQuantity(lamp.maxAmps, 'A', 2)}
-            />
-            <Row
-              name="absolute maximum"
-              work="beyond it the die fails"
-              figure={formatQuantity(lamp.absoluteAmps, 'A', 2)}
-            />
-            <Row
-              name="reverse limit"
-              work="the wrong way round"
-              figure={formatQuantity(lamp.reverseLimit, 'V')}
-            />
-            <Row name="plus end" work="anode" figure={CUE_WORDS[led['anode']!]} />
-            <Row name="minus end" work="cathode" figure={CUE_WORDS[led['cathode']!]} />
-          </tbody>
-        </table>
-      </section>
-      <section className="ruled">
-        <h2>The resistor</h2>
-        <table className="table">
-          <tbody>
-            <Row name="value" work="has no polarity: either way round is right" figure={formatOhms(chosen)} />
-            <tr>
-              <th scope="row">bands</th>
-              <td className="soft">{bands?.join(', ')}</td>
-              <td className="amount">
-                {bands && <ResistorDrawing bands={bands} title={bands.join(', ')} />}
-              </td>
-            </tr>
-          </tbody>
-        </table>
-      </section>
+      {types.map((type) => (
+        <LampSection
+          key={type}
+          lamp={shelf.lamps[type]}
+          title={
+            types.length === 1 && sheet.steady.design.lamps.length === 1
+              ? 'The lamp'
+              : `The ${lampName(type)} lamps: ${listWords(Object.keys(sheet.sorts).filter((id) => sheet.sorts[id] === type))}`
+          }
+        />
+      ))}
+      <Resistors sheet={sheet} style={style} />
       <section className="ruled">
         <h2>The supply</h2>
         <table className="table">
@@ -85,7 +57,7 @@ export function PartsStage({ sheet, style }: { sheet: Sheet; style: HouseStyle }
               <Row
                 key={line.key}
                 name={stockName(line.spec)}
-                work={line.parts.join(', ')}
+                work={line.spec.kind === 'board' ? BOARD_NAMES[line.spec.board] : listWords(line.parts)}
                 figure={String(line.each)}
               />
             ))}
@@ -93,6 +65,84 @@ export function PartsStage({ sheet, style }: { sheet: Sheet; style: HouseStyle }
         </table>
       </section>
     </>
+  );
+}
+
+function LampSection({ lamp, title }: { lamp: LampFigures; title: string }) {
+  const led = POLARITY['led']!.pins;
+  return (
+    <section className="ruled">
+      <h2>{title}</h2>
+      <table className="table">
+        <tbody>
+          <Row name="colour and chip" work={lamp.technology} figure={lampName(lamp.type)} />
+          <Row
+            name="forward voltage"
+            work={`at ${formatQuantity(lamp.at, 'A', 2)}, from the ${originWords(lamp.origin)}`}
+            figure={formatQuantity(lamp.vf, 'V')}
+          />
+          <Row
+            name="from lamp to lamp"
+            work="lowest and highest of a batch"
+            figure={`${formatQuantity(lamp.vfLow, 'V')} – ${formatQuantity(lamp.vfHigh, 'V')}`}
+          />
+          <Row
+            name="continuous maximum"
+            work="what it may carry all day"
+            figure={formatQuantity(lamp.maxAmps, 'A', 2)}
+          />
+          <Row
+            name="absolute maximum"
+            work="beyond it the die fails"
+            figure={formatQuantity(lamp.absoluteAmps, 'A', 2)}
+          />
+          <Row
+            name="reverse limit"
+            work="the wrong way round"
+            figure={formatQuantity(lamp.reverseLimit, 'V')}
+          />
+          <Row name="plus end" work="anode" figure={CUE_WORDS[led['anode']!]} />
+          <Row name="minus end" work="cathode" figure={CUE_WORDS[led['cathode']!]} />
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function Resistors({ sheet, style }: { sheet: Sheet; style: HouseStyle }) {
+  const byValue = new Map<number, string[]>();
+  for (const part of sheet.circuit.parts) {
+    if (part.kind !== 'resistor') continue;
+    byValue.set(part.params.ohms, [...(byValue.get(part.params.ohms) ?? []), part.id]);
+  }
+  if (byValue.size === 0) return null;
+  return (
+    <section className="ruled">
+      <h2>
+        {sheet.circuit.parts.filter(({ kind }) => kind === 'resistor').length === 1
+          ? 'The resistor'
+          : 'The resistors'}
+      </h2>
+      <table className="table">
+        <tbody>
+          {[...byValue].map(([ohms, names]) => {
+            const bands =
+              bandsFor(ohms, style.bands, style.bands === 4 ? 0.05 : 0.01) ?? bandsFor(ohms, 5, 0.01);
+            return (
+              <tr key={ohms}>
+                <th scope="row">
+                  {listWords(names)} <Changed>{formatOhms(ohms)}</Changed>
+                </th>
+                <td className="soft">{bands?.join(', ')}; either way round is right</td>
+                <td className="amount">
+                  {bands && <ResistorDrawing bands={bands} title={bands.join(', ')} />}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </section>
   );
 }
 

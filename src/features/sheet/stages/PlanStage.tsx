@@ -1,26 +1,30 @@
-import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import Form from 'react-bootstrap/Form';
 import {
   accepted,
   moveLeg,
+  recolour,
   standInFor,
+  takeAway,
   turnPart,
   valuesOf,
-  neighbours,
-  LAMP_TYPES,
+  JUMPER_COLOURS,
   type HouseStyle,
-  type LampType,
+  type JumperColour,
+  type PatternChoice,
   type Placement,
   type Plan,
   type Shelf,
   type Sheet,
-  formatOhms,
 } from '@/core';
-import { LoopDiagram } from '@/features/plan/LoopDiagram';
-import { holeName } from '@/messages/findings';
-import { capital, lampName, legName, partName } from '@/messages/names';
+import Form from 'react-bootstrap/Form';
+import { capital, legName, partName } from '@/messages/names';
 import { saveAs, slug } from '@/ui/download';
+import { AddJumper } from '../plan/AddJumper';
+import { BoardWords } from '../plan/BoardWords';
+import { DiagramSection } from '../plan/DiagramSection';
+import { HoleField } from '../plan/HoleField';
+import { Missing } from '../plan/Missing';
+import { StandInChoice } from '../plan/StandInChoice';
 import type { Trial } from '../useTrial';
 
 interface Props {
@@ -30,16 +34,20 @@ interface Props {
   readonly style: HouseStyle;
   readonly title: string;
   readonly kept: boolean;
+  readonly choice: PatternChoice;
   onPick(part: string): void;
   onLayOut(): void;
+  onChoice(choice: PatternChoice): void;
 }
 
-/** The wiring list: every leg with its hole, to be typed over; what could stand in a part's place; the plan as a file. */
-export function PlanStage({ sheet, trial, shelf, style, title, kept, onPick, onLayOut }: Props) {
+/** Which board, the wiring list with every leg's hole to be typed over, and the circuit diagram. */
+export function PlanStage(props: Props) {
+  const { sheet, trial, shelf, style, title, kept, choice, onPick, onLayOut, onChoice } = props;
   const plan = trial.plan ?? sheet.plan;
   const values = valuesOf(shelf, style.values);
   return (
     <>
+      <BoardWords sheet={sheet} choice={choice} onChoice={onChoice} />
       <section className="ruled">
         <h2>Wiring list</h2>
         <table className="table">
@@ -67,16 +75,17 @@ export function PlanStage({ sheet, trial, shelf, style, title, kept, onPick, onL
             ))}
           </tbody>
         </table>
+        <Missing plan={plan} sheet={sheet} trial={trial} />
+        <AddJumper plan={plan} trial={trial} />
         <p className="small-print mt-2">
           Type another hole (c8, L+3 for the left + rail) or pick the piece up on the board: arrow keys move
-          it, Shift with an arrow moves its second leg, t turns it, w puts a wire in its place, Escape puts it
-          back. A plan that still makes this circuit is kept; one that does not only shows what would happen.
+          it, Shift with an arrow moves its second leg, t turns it, w puts a wire in its place, Delete takes a
+          piece away, Escape puts it back. A plan that still makes this circuit is kept, and what was moved by
+          hand stays where it is when the rest is laid out again; one that does not only shows what would
+          happen.
         </p>
       </section>
-      <section className="ruled">
-        <h2>Circuit diagram</h2>
-        <LoopDiagram sheet={sheet} />
-      </section>
+      <DiagramSection sheet={sheet} style={style} title={title} />
       <div className="button-row">
         <Button variant="quiet" onClick={() => savePlan(title)}>
           Save the plan as SVG
@@ -128,116 +137,43 @@ function PieceRow({ placement, plan, trial, sheet, values, onPick }: RowProps) {
         </div>
       </td>
       <td>
-        <StandInChoice
-          placement={placement}
-          sheet={sheet}
-          values={values}
-          onChoose={(standIn) => trial.edit(accepted(standInFor(plan, part, standIn)))}
-        />
+        {placement.kind === 'part' ? (
+          <StandInChoice
+            placement={placement}
+            sheet={sheet}
+            values={values}
+            onChoose={(standIn) => trial.edit(accepted(standInFor(plan, part, standIn)))}
+          />
+        ) : (
+          <Form.Select
+            size="sm"
+            aria-label={`Colour of ${part}`}
+            value={placement.colour ?? 'green'}
+            onChange={(event) =>
+              trial.edit(accepted(recolour(plan, part, event.target.value as JumperColour)))
+            }
+          >
+            {JUMPER_COLOURS.map((colour) => (
+              <option key={colour}>{colour}</option>
+            ))}
+          </Form.Select>
+        )}
       </td>
       <td className="amount">
         {placement.kind === 'part' && (
           <Button variant="text" className="btn-text" onClick={() => trial.edit(turnPart(plan, part))}>
             turn round
           </Button>
-        )}
+        )}{' '}
+        <Button
+          variant="text"
+          className="btn-text"
+          aria-label={`Take ${part} away`}
+          onClick={() => trial.edit(accepted(takeAway(plan, part)))}
+        >
+          take away
+        </Button>
       </td>
     </tr>
   );
-}
-
-function HoleField({
-  label,
-  leg,
-  hole,
-  onHole,
-}: {
-  label: string;
-  leg: string;
-  hole: string;
-  onHole: (hole: string) => void;
-}) {
-  const [typed, setTyped] = useState<string | undefined>();
-  const put = () => {
-    const to = (typed ?? '')
-      .trim()
-      .replace('−', '-')
-      .replace(/^[lr]/u, (c) => c.toUpperCase());
-    if (typed !== undefined && to !== hole && to !== '') onHole(to);
-    setTyped(undefined);
-  };
-  return (
-    <label className="hole-field">
-      <span className="soft">{leg}</span>
-      <Form.Control
-        size="sm"
-        aria-label={`${label}: hole`}
-        title={holeName(hole)}
-        value={typed ?? hole}
-        onChange={(event) => setTyped(event.target.value)}
-        onBlur={put}
-        onKeyDown={(event) => event.key === 'Enter' && put()}
-      />
-    </label>
-  );
-}
-
-function StandInChoice({
-  placement,
-  sheet,
-  values,
-  onChoose,
-}: {
-  placement: Placement;
-  sheet: Sheet;
-  values: readonly number[];
-  onChoose: (standIn: Placement['standIn']) => void;
-}) {
-  const { part, standIn } = placement;
-  const { chosen, lamp } = sheet.sums;
-  const others = resistorsToTry(chosen, values);
-  if (!/^[RD]/u.test(part)) return null;
-  const options: readonly (readonly [string, string])[] = part.startsWith('R')
-    ? others.map((ohms) => [String(ohms), formatOhms(ohms)])
-    : LAMP_TYPES.filter((type) => type !== lamp.type).map((type) => [type, `${lampName(type)} lamp`]);
-  const value = !standIn
-    ? ''
-    : standIn.kind === 'wire'
-      ? 'wire'
-      : standIn.kind === 'led'
-        ? standIn.type
-        : String(standIn.ohms);
-  const choose = (next: string) => {
-    if (next === '') return onChoose(undefined);
-    if (next === 'wire') return onChoose({ kind: 'wire' });
-    onChoose(
-      part.startsWith('R')
-        ? { kind: 'resistor', ohms: Number(next) }
-        : { kind: 'led', type: next as LampType },
-    );
-  };
-  return (
-    <Form.Select
-      size="sm"
-      aria-label={`In place of ${part}`}
-      value={value}
-      onChange={(event) => choose(event.target.value)}
-    >
-      <option value="">as planned</option>
-      <option value="wire">a wire</option>
-      {options.map(([name, words]) => (
-        <option key={name} value={name}>
-          {words}
-        </option>
-      ))}
-    </Form.Select>
-  );
-}
-
-/** The neighbours in the drawer, and the slips of a factor of ten. */
-function resistorsToTry(chosen: number, values: readonly number[]): number[] {
-  const { down } = neighbours(values, chosen * 0.99);
-  const { up } = neighbours(values, chosen * 1.01);
-  const tried = [chosen / 10, down, up, chosen * 10].filter((ohms) => ohms !== undefined && ohms !== chosen);
-  return [...new Set(tried as number[])].sort((a, b) => a - b);
 }

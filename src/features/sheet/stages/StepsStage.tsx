@@ -43,7 +43,7 @@ export function StepsStage({
               {words.cue && <p className="cue">{words.cue}</p>}
               <p>{words.detail}</p>
               <p className="small-print">Why: {words.why}</p>
-              {cautionsAt(step, sheet.cautions).map(({ code }) => (
+              {cautionsAt(step, sheet.cautions, sheet.steps).map(({ code }) => (
                 <p key={code} className="caution-line">
                   {CAUTION_WORDS[code]}
                 </p>

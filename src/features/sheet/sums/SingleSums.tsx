@@ -12,7 +12,6 @@ import {
   type BandColour,
   type HouseStyle,
   type School,
-  type Sheet,
   type SingleSums,
 } from '@/core';
 import { ResistorDrawing } from '@/features/plan/ResistorDrawing';
@@ -24,9 +23,8 @@ const V = (volts: number) => formatQuantity(volts, 'V');
 const A = (amps: number) => formatQuantity(amps, 'A');
 const W = (watts: number) => formatQuantity(watts, 'W', 2);
 
-/** The working line by line, as it would be written on the board, and the other schools beside it. */
-export function SumsStage({ sheet, style }: { sheet: Sheet; style: HouseStyle }) {
-  const { sums } = sheet;
+/** The working of one lamp line by line, as it would be written on the board, and the other schools beside it. */
+export function SingleSumsView({ sums, style }: { sums: SingleSums; style: HouseStyle }) {
   return (
     <>
       <section className="ruled">

@@ -1,0 +1,47 @@
+import type { Lattice } from './lattice';
+
+/** Columns beside a stage that stay free on a soldered board. */
+const MARGIN = 1;
+
+/** Which stage of a circuit each part of the board belongs to. */
+export class Ground {
+  /** Stage whose ground each hole lies in, else −1. */
+  private readonly stageAt: Int32Array;
+  private readonly grounds = new Map<number, { left: number; right: number; top: number; foot: number }>();
+
+  constructor(private readonly lattice: Lattice) {
+    this.stageAt = new Int32Array(lattice.holes.length).fill(-1);
+  }
+
+  /** Whether a hole lies in the ground of another stage. */
+  isForeign(hole: number, stage: number): boolean {
+    return this.stageAt[hole]! >= 0 && this.stageAt[hole] !== stage;
+  }
+
+  /**
+   * Marks the ground of a stage as its own: the rows on its side of a plug-in board; on a soldered board the
+   * rectangle around all of its things so far.
+   */
+  claim(holes: readonly number[], stage: number): void {
+    const { lattice } = this;
+    const plugged = lattice.board.copper === 'rows';
+    const before = plugged ? undefined : this.grounds.get(stage);
+    const own = holes.map((hole) => lattice.holes[hole]!);
+    const xs = [...own.map((hole) => hole.x), ...(before ? [before.left, before.right] : [])];
+    const ys = [...own.map((hole) => hole.y), ...(before ? [before.top, before.foot] : [])];
+    const ground = {
+      left: Math.min(...xs),
+      right: Math.max(...xs),
+      top: Math.min(...ys),
+      foot: Math.max(...ys),
+    };
+    this.grounds.set(stage, ground);
+    lattice.holes.forEach(({ x, y }, i) => {
+      if (y < ground.top || y > ground.foot || this.stageAt[i]! >= 0) return;
+      const inside = plugged
+        ? (x < 8 && ground.left < 8) || (x > 8 && ground.right > 8)
+        : x >= ground.left - MARGIN && x <= ground.right + MARGIN;
+      if (inside) this.stageAt[i] = stage;
+    });
+  }
+}

@@ -1,0 +1,125 @@
+import type { Lattice } from './lattice';
+
+const NOBODY = -1;
+/** Holes from a leg to one of another net on the same strip: between them go a cut and the end of a wire. */
+export const NETS_APART = 3;
+
+/**
+ * Which holes are taken, which are covered by a part lying over them, and which net each piece of copper carries.
+ * On rows of five a strip belongs to one net. On strips that may be cut, runs of one net lie between cuts, and a
+ * cut needs a hole of its own between two nets. On pads every hole stands alone.
+ */
+export class Occupancy {
+  /** Net at each hole that holds a leg, else −1. */
+  readonly netAt: Int32Array;
+  private readonly covers: Uint8Array;
+  private readonly stripNet: Int32Array;
+  /** Holes with legs, for each net. */
+  private readonly ofNet: number[][];
+
+  constructor(
+    readonly lattice: Lattice,
+    nets: number,
+  ) {
+    this.netAt = new Int32Array(lattice.holes.length).fill(NOBODY);
+    this.covers = new Uint8Array(lattice.holes.length);
+    this.stripNet = new Int32Array(lattice.members.length).fill(NOBODY);
+    this.ofNet = Array.from({ length: nets }, () => []);
+  }
+
+  /** The net that a strip of five belongs to, −1 while it is free. */
+  ownerOf(hole: number): number {
+    return this.stripNet[this.lattice.strip[hole]!]!;
+  }
+
+  legsOf(net: number): readonly number[] {
+    return this.ofNet[net]!;
+  }
+
+  isFree(hole: number): boolean {
+    return this.netAt[hole] === NOBODY && this.covers[hole] === 0;
+  }
+
+  /** Whether a leg (or the end of a wire) of `net` may go into a free hole. */
+  allows(hole: number, net: number): boolean {
+    if (!this.isFree(hole)) return false;
+    if (this.lattice.board.copper !== 'strips') {
+      const owner = this.stripNet[this.lattice.strip[hole]!]!;
+      return owner === NOBODY || owner === net;
+    }
+    const [left, right] = this.besides(hole);
+    return this.clear(hole, left, net) && this.clear(hole, right, net);
+  }
+
+  private clear(hole: number, other: number, net: number): boolean {
+    if (other < 0 || this.netAt[other] === net) return true;
+    return Math.abs(this.lattice.holes[other]!.x - this.lattice.holes[hole]!.x) >= NETS_APART;
+  }
+
+  /** The nearest legs on the same strip to the left and right, −1 where there is none. */
+  besides(hole: number): [number, number] {
+    const strip = this.lattice.members[this.lattice.strip[hole]!]!;
+    const place = strip.indexOf(hole);
+    let left = place - 1;
+    while (left >= 0 && this.netAt[strip[left]!] === NOBODY) left--;
+    let right = place + 1;
+    while (right < strip.length && this.netAt[strip[right]!] === NOBODY) right++;
+    return [left < 0 ? -1 : strip[left]!, right < strip.length ? strip[right]! : -1];
+  }
+
+  /** Whether a leg of `net` in this hole would be joined by copper to another leg of its net. */
+  joins(hole: number, net: number): boolean {
+    const { copper } = this.lattice.board;
+    if (copper === 'pads') return false;
+    if (copper !== 'strips') return this.stripNet[this.lattice.strip[hole]!] === net;
+    const [left, right] = this.besides(hole);
+    return (left >= 0 && this.netAt[left] === net) || (right >= 0 && this.netAt[right] === net);
+  }
+
+  take(hole: number, net: number): void {
+    this.netAt[hole] = net;
+    this.stripNet[this.lattice.strip[hole]!] = net;
+    this.ofNet[net]!.push(hole);
+  }
+
+  cover(hole: number): void {
+    this.covers[hole]!++;
+  }
+
+  /** Free holes of the strip of five that a hole belongs to. */
+  freeBeside(hole: number): number {
+    let free = 0;
+    for (const other of this.lattice.members[this.lattice.strip[hole]!]!) if (this.isFree(other)) free++;
+    return free;
+  }
+
+  /** The legs of a net in groups that copper joins already. */
+  groupsOf(net: number): number[][] {
+    const { copper } = this.lattice.board;
+    const groups = new Map<string, number[]>();
+    for (const hole of this.ofNet[net]!) {
+      const key =
+        copper === 'pads'
+          ? `${hole}`
+          : copper === 'strips'
+            ? this.runOf(hole)
+            : `${this.lattice.strip[hole]}`;
+      groups.set(key, [...(groups.get(key) ?? []), hole]);
+    }
+    return [...groups.values()];
+  }
+
+  /** The first hole of the run of one net that a leg on a strip belongs to. */
+  private runOf(hole: number): string {
+    const net = this.netAt[hole];
+    let first = hole;
+    for (
+      let [left] = this.besides(first);
+      left >= 0 && this.netAt[left] === net;
+      [left] = this.besides(first)
+    ) {
+      first = left;
+    }
+    return `${first}`;
+  }
+}

@@ -1,0 +1,291 @@
+import type { Body } from '../bodies';
+import { footprintOf, isRound } from '../footprints';
+import { candidatesFor, type Candidate } from './candidates';
+import { Ground } from './ground';
+import type { Lattice } from './lattice';
+import { NETS_APART, Occupancy } from './occupancy';
+import { Prices, type Setting } from './prices';
+import { repeats, shapeOf, type Lying } from './repeat';
+import { ROOM, WEIGHTS } from './weights';
+import type { Wiring } from './wiring';
+
+export interface Arrangement {
+  readonly occupancy: Occupancy;
+  readonly placed: readonly Lying[];
+  /** Things that found no place. */
+  readonly left: readonly string[];
+}
+
+/** Puts one thing after another where it costs least, given those that lie there already. */
+export class Placer {
+  readonly occupancy: Occupancy;
+  private readonly placed: Lying[] = [];
+  /** How the first stage of each shape lies. */
+  private readonly models = new Map<string, readonly Lying[]>();
+  private readonly left: string[] = [];
+  private readonly rounds: { x: number; y: number }[] = [];
+  private readonly ground: Ground;
+  private readonly prices: Prices;
+
+  constructor(
+    private readonly setting: Setting,
+    private readonly ways: Map<string, readonly Candidate[]>,
+  ) {
+    this.occupancy = new Occupancy(setting.lattice, setting.netNumber.size);
+    this.ground = new Ground(setting.lattice);
+    this.prices = new Prices(setting, this.occupancy, this.ground);
+  }
+
+  run(order: readonly Body[]): Arrangement {
+    const { supply } = this.setting.wiring;
+    const kept = order.filter((body) => this.setting.kept.has(body.id));
+    const loose = order.filter((body) => !this.setting.kept.has(body.id));
+    const railed = this.setting.lattice.board.rails.length > 0;
+    if (supply && (railed || this.setting.kept.has(supply.id))) this.putSupply(supply);
+    for (const body of kept) this.putKept(body);
+    for (const stage of runsOf(loose, this.setting.wiring)) this.putStage(stage);
+    if (supply && !this.placed.some(({ body }) => body === supply)) this.putLeads(supply);
+    return { occupancy: this.occupancy, placed: this.placed, left: this.left };
+  }
+
+  private net(name: string): number {
+    return this.setting.netNumber.get(name)!;
+  }
+
+  private putSupply(supply: Body): void {
+    const { lattice, kept } = this.setting;
+    const own = kept.get(supply.id) ?? [lattice.number('L+1'), lattice.number('L-1')];
+    this.commit(supply, { holes: own, covered: [], oddity: 0 });
+  }
+
+  private putKept(body: Body): void {
+    const holes = this.setting.kept.get(body.id)!;
+    const nets = Object.values(body.legs).map((net) => this.net(net));
+    const way = this.waysOf(body).find((c) => c.holes.every((hole, i) => hole === holes[i]));
+    const fits = holes.every((hole, i) => hole >= 0 && this.occupancy.allows(hole, nets[i]!));
+    if (fits && !clash(this.setting.lattice, holes, nets)) {
+      this.commit(body, { holes, covered: way?.covered ?? [], oddity: 0 });
+    } else this.put(body);
+  }
+
+  private waysOf(body: Body): readonly Candidate[] {
+    const known = this.ways.get(body.kind);
+    if (known) return known;
+    const { lattice } = this.setting;
+    const all = candidatesFor(body, lattice).map((way) => ({
+      ...way,
+      oddity: way.oddity + this.placeCost(way.holes),
+    }));
+    const sorted = all.sort((a, b) => a.oddity - b.oddity);
+    this.ways.set(body.kind, sorted);
+    return sorted;
+  }
+
+  /** What a place costs by itself: far down, across the trench, at the edge where the supply comes in. */
+  private placeCost(holes: readonly number[]): number {
+    const { holes: all, board } = this.setting.lattice;
+    let cost = 0;
+    for (const i of holes) {
+      const { x, y, row } = all[i]!;
+      if (board.copper === 'rows') {
+        cost += WEIGHTS.rank * row + (x > 8 ? WEIGHTS.otherSide : 0);
+        if (board.rails.length && row < 3) cost += WEIGHTS.edge;
+      } else {
+        cost += WEIGHTS.rank * (x + 0.6 * y) + (x < 3 ? WEIGHTS.edge : 0);
+      }
+    }
+    return cost / holes.length;
+  }
+
+  /** A stage like one that lies there already is laid like it, as a whole, if there is a place. */
+  private putStage(stage: readonly Body[]): void {
+    const whole = this.setting.spacing === 'clear' && stage.length > 1 && isWhole(stage, this.setting.wiring);
+    const shape = whole ? shapeOf(stage, this.setting.wiring) : '';
+    const model = this.models.get(shape);
+    if (model && this.repeat(stage, model)) return;
+    const before = this.placed.length;
+    for (const body of stage) this.put(body);
+    const lying = this.placed.slice(before);
+    if (whole && lying.length === stage.length && !model) this.models.set(shape, lying);
+  }
+
+  private repeat(stage: readonly Body[], model: readonly Lying[]): boolean {
+    const { lattice, wiring } = this.setting;
+    const number = wiring.stage.get(stage[0]!.id) ?? 0;
+    const nets = stage.map((body) => Object.values(body.legs).map((net) => this.net(net)));
+    const prices = new Map([...new Set(nets.flat())].map((net) => [net, this.prices.legPrices(net, number)]));
+    let best: readonly Omit<Lying, 'body'>[] | undefined;
+    let least = Infinity;
+    for (const way of repeats(model, lattice)) {
+      const cost = this.wholeCost(way, stage, nets, prices, least);
+      if (cost < least) {
+        least = cost;
+        best = way;
+      }
+    }
+    // Where it would have to lie among other stages, things find better places one by one.
+    if (!best || least >= WEIGHTS.mingled + stage.length * WEIGHTS.jumper) return false;
+    stage.forEach((body, i) => this.commit(body, { ...best[i]!, oddity: 0 }));
+    return true;
+  }
+
+  private wholeCost(
+    way: readonly Omit<Lying, 'body'>[],
+    stage: readonly Body[],
+    nets: readonly (readonly number[])[],
+    prices: ReadonlyMap<number, Float64Array>,
+    most: number,
+  ): number {
+    let cost = 0;
+    for (let i = 0; i < way.length; i++) {
+      const { holes, covered } = way[i]!;
+      cost += this.placeCost(holes);
+      for (let leg = 0; leg < holes.length; leg++) cost += prices.get(nets[i]![leg]!)![holes[leg]!]!;
+      if (cost >= most) return Infinity;
+      for (const hole of covered) if (!this.prices.mayCover(hole)) return Infinity;
+      if (isRound(stage[i]!.kind)) cost += this.crowding(holes);
+    }
+    if (
+      clash(
+        this.setting.lattice,
+        way.flatMap(({ holes }) => holes),
+        nets.flat(),
+      )
+    )
+      return Infinity;
+    return cost;
+  }
+
+  private put(body: Body): void {
+    if (footprintOf(body).form === 'leads') return this.putLeads(body);
+    const nets = Object.values(body.legs).map((net) => this.net(net));
+    const stage = this.setting.wiring.stage.get(body.id) ?? 0;
+    const prices = nets.map((net) => this.prices.legPrices(net, stage));
+    const atLeast = prices.reduce((sum, price) => sum + smallest(price), 0);
+    let best: Candidate | undefined;
+    let least = Infinity;
+    for (const way of this.waysOf(body)) {
+      // They come in the order of their oddity: from here on none can be cheaper.
+      if (way.oddity + atLeast >= least) break;
+      const cost = this.costOf(way, prices, nets, body, least);
+      if (cost < least) {
+        least = cost;
+        best = way;
+      }
+    }
+    if (best) this.commit(body, best);
+    else this.left.push(body.id);
+  }
+
+  private costOf(
+    way: Candidate,
+    prices: readonly Float64Array[],
+    nets: readonly number[],
+    body: Body,
+    most: number,
+  ): number {
+    let cost = way.oddity;
+    for (let i = 0; i < prices.length; i++) cost += prices[i]![way.holes[i]!]!;
+    if (cost >= most) return Infinity;
+    for (const hole of way.covered) if (!this.prices.mayCover(hole)) return Infinity;
+    if (clash(this.setting.lattice, way.holes, nets)) return Infinity;
+    return cost + (isRound(body.kind) ? this.crowding(way.holes) : 0);
+  }
+
+  private crowding(holes: readonly number[]): number {
+    const { lattice } = this.setting;
+    const middle = middleOf(lattice, holes);
+    const room = lattice.board.copper === 'rows' ? ROOM.plugged : ROOM.soldered;
+    let cost = 0;
+    for (const other of this.rounds) {
+      const away = Math.hypot(other.x - middle.x, other.y - middle.y);
+      if (away < room) cost += WEIGHTS.crowded * (room - away);
+    }
+    return cost;
+  }
+
+  private commit(body: Body, way: Candidate): void {
+    const nets = Object.values(body.legs).map((net) => this.net(net));
+    const stage = this.setting.wiring.stage.get(body.id);
+    way.holes.forEach((hole, i) => {
+      this.prices.take(hole, nets[i]!);
+    });
+    for (const hole of way.covered) this.occupancy.cover(hole);
+    if (isRound(body.kind)) this.rounds.push(middleOf(this.setting.lattice, way.holes));
+    if (stage !== undefined) this.ground.claim(way.holes, stage);
+    this.placed.push({ body, holes: way.holes, covered: way.covered });
+  }
+
+  /** Flexible leads go one by one to the nearest hole of their nets. */
+  private putLeads(body: Body): void {
+    const { lattice } = this.setting;
+    const holes: number[] = [];
+    for (const net of Object.values(body.legs).map((name) => this.net(name))) {
+      let best = -1;
+      let least = Infinity;
+      for (let hole = 0; hole < lattice.holes.length; hole++) {
+        if (holes.includes(hole)) continue;
+        const { x, y } = lattice.holes[hole]!;
+        const edge = lattice.board.copper === 'rows' ? Math.min(x - 3, 14 - x) : x - 1;
+        const place = 0.12 * edge + 0.02 * y;
+        if (place >= least) continue;
+        const cost = place + this.prices.legCost(hole, net, -1);
+        if (cost < least) {
+          least = cost;
+          best = hole;
+        }
+      }
+      if (best < 0) {
+        this.left.push(body.id);
+        return;
+      }
+      holes.push(best);
+      this.prices.take(best, net);
+    }
+    this.placed.push({ body, holes, covered: [] });
+  }
+}
+
+/** The order cut where one stage ends and the next begins. */
+function runsOf(order: readonly Body[], wiring: Wiring): Body[][] {
+  const runs: Body[][] = [];
+  let last: number | undefined;
+  for (const body of order) {
+    const stage = wiring.stage.get(body.id);
+    if (stage === last && runs.length) runs[runs.length - 1]!.push(body);
+    else runs.push([body]);
+    last = stage;
+  }
+  return runs;
+}
+
+function isWhole(stage: readonly Body[], wiring: Wiring): boolean {
+  const number = wiring.stage.get(stage[0]!.id);
+  return wiring.bodies.filter(({ id }) => wiring.stage.get(id) === number).length === stage.length;
+}
+
+/** Whether two legs of one thing would be joined by copper though their nets differ. */
+function clash(lattice: Lattice, holes: readonly number[], nets: readonly number[]): boolean {
+  for (let i = 0; i < holes.length; i++) {
+    for (let j = i + 1; j < holes.length; j++) {
+      if (nets[i] === nets[j] || lattice.strip[holes[i]!] !== lattice.strip[holes[j]!]) continue;
+      const apart = Math.abs(lattice.holes[holes[i]!]!.x - lattice.holes[holes[j]!]!.x);
+      if (lattice.board.copper !== 'strips' || apart < NETS_APART) return true;
+    }
+  }
+  return false;
+}
+
+function smallest(prices: Float64Array): number {
+  let least = Infinity;
+  for (const price of prices) if (price < least) least = price;
+  return least;
+}
+
+function middleOf(lattice: Lattice, holes: readonly number[]): { x: number; y: number } {
+  const own = holes.map((hole) => lattice.holes[hole]!);
+  return {
+    x: own.reduce((sum, hole) => sum + hole.x, 0) / own.length,
+    y: own.reduce((sum, hole) => sum + hole.y, 0) / own.length,
+  };
+}

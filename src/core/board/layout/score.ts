@@ -1,0 +1,52 @@
+import { bodiesOf } from '../bodies';
+import { boardOf } from '../copper';
+import { CHIP_PINS } from '../footprints';
+import { distance, holeOf } from '../geometry';
+import type { Circuit } from '../../circuit/circuit';
+import type { Plan } from '../plan';
+import { crosses } from './join';
+import { WEIGHTS } from './weights';
+
+/** How good a plan is to build from: fewer and shorter wires, none over another. */
+export interface Quality {
+  readonly jumpers: number;
+  /** All wires together, in pitches of 2.54 mm. */
+  readonly wire: number;
+  readonly crossings: number;
+  readonly cuts: number;
+  /** The three in one figure; smaller is better. */
+  readonly cost: number;
+}
+
+export function qualityOf(plan: Plan): Quality {
+  const board = boardOf(plan);
+  const wires = plan.placements
+    .filter((p) => p.kind === 'jumper')
+    .map((p) => Object.values(p.legs).map((hole) => holeOf(board, hole)!) as [Hole, Hole]);
+  let crossings = 0;
+  wires.forEach(([a, b], i) => {
+    for (const [c, d] of wires.slice(i + 1)) if (crosses(a, b, c, d)) crossings++;
+  });
+  const wire = wires.reduce((sum, [a, b]) => sum + distance(a, b), 0);
+  const cuts = plan.cuts?.length ?? 0;
+  const jumper = board.copper === 'pads' ? WEIGHTS.link : WEIGHTS.jumper;
+  const cost = jumper * wires.length + WEIGHTS.wire * wire + WEIGHTS.crossing * crossings + 0.3 * cuts;
+  return { jumpers: wires.length, wire, crossings, cuts, cost };
+}
+
+type Hole = NonNullable<ReturnType<typeof holeOf>>;
+
+/**
+ * The fewest wires that any plan of a circuit on a plug-in board can do with, as far as is known: each net that
+ * comes out on both sides of a chip must cross the trench, by a wire or by a part that reaches over it.
+ */
+export function fewestWires(circuit: Circuit): number {
+  const bodies = bodiesOf(circuit);
+  const mustCross = new Set<string>();
+  for (const { kind, legs } of bodies) {
+    if (kind !== 'timer') continue;
+    const right = new Set(CHIP_PINS.right.map((pin) => legs[pin]));
+    for (const pin of CHIP_PINS.left) if (right.has(legs[pin]!)) mustCross.add(legs[pin]!);
+  }
+  return mustCross.size;
+}

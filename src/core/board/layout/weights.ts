@@ -1,0 +1,22 @@
+/** What the layout minds, in the price of one jumper four. Wire is by the pitch, places by the row. */
+export const WEIGHTS = {
+  jumper: 4,
+  wire: 0.15,
+  slant: 0.8,
+  crossing: 2,
+  /** A wire over the body of a part, each hole. */
+  overBody: 0.4,
+  /** A link on the back of a pad board: a bridge to the next pad costs little. */
+  link: 0.8,
+  linkPitch: 0.5,
+  /** One stage among the rows of another. */
+  mingled: 6,
+  rank: 0.05,
+  otherSide: 2,
+  edge: 2,
+  /** Lamps closer than fingers like. */
+  crowded: 1.5,
+} as const;
+
+/** Pitches between the middles of two lamps that leave room for fingers. */
+export const ROOM = { plugged: 2, soldered: 2.6 } as const;

@@ -1,0 +1,40 @@
+import { z } from 'zod';
+import { LAMP_TYPES } from '../../catalogue/lamps';
+import type { SupplyChoice } from '../../catalogue/supplies';
+import { refused, type Outcome } from '../../findings/finding';
+import type { Design, Given, Pattern } from '../pattern';
+import type { SteadySums } from '../steady/figures';
+import { finish } from '../steady/finish';
+import { circuitFrom, lampPart, MINUS, PLUS, supplyPart } from '../steady/parts';
+import { judgeWay } from '../steady/ways';
+import { supplyRefusals } from '../wishes';
+
+export const hoggingParams = z.strictObject({
+  lamps: z.array(z.enum(LAMP_TYPES)).min(2).max(6).readonly(),
+  volts: z.number().min(0.5).max(1000),
+  limitAmps: z.number().min(1e-3).max(0.02),
+});
+export type HoggingParams = z.output<typeof hoggingParams>;
+
+/** Unlike lamps side by side on a current-limited bench supply: why the one with the lowest forward volts takes all. */
+export const hogging: Pattern<'hogging', HoggingParams, SteadySums> = {
+  id: 'hogging',
+  params: hoggingParams,
+  defaults: () => ({ lamps: ['red', 'green', 'blue'], volts: 5, limitAmps: 0.015 }),
+  design,
+};
+
+function design({ lamps, volts, limitAmps }: HoggingParams, given: Given): Outcome<Design<SteadySums>> {
+  const unfit = supplyRefusals(volts);
+  if (unfit.length) return refused(...unfit);
+  const supply: SupplyChoice = { kind: 'bench', cells: 1, age: 'fresh', volts, limitAmps };
+  const ids = lamps.map((type, i) => ({ part: `D${i + 1}`, type }));
+  const sorts = Object.fromEntries(ids.map(({ part, type }) => [part, type]));
+  const circuit = circuitFrom([
+    supplyPart(supply),
+    ...ids.map(({ part, type }) => lampPart(part, PLUS, MINUS, given.shelf.lamps[type])),
+  ]);
+  const way = { ...judgeWay({ kind: 'none', length: 1, supply, circuit, sorts }, given), taken: true };
+  const made = finish({ circuit, supply, sorts, findings: way.why, more: { ways: [way] } }, given);
+  return made;
+}

@@ -1,0 +1,88 @@
+import type { SupplyChoice } from '../../catalogue/supplies';
+import { SUPPLIES } from '../../catalogue/supplies';
+import { isKind, type Circuit, type PartOf } from '../../circuit/circuit';
+import { accepted, finding, type Finding, type Outcome } from '../../findings/finding';
+import type { Checkpoint, Design, Given } from '../pattern';
+import { steadySums, type SteadySums, type StringSum } from './figures';
+import type { LampSorts } from './parts';
+import { steadyCheckpoints } from './checkpoints';
+
+interface Unfinished {
+  readonly circuit: Circuit;
+  readonly supply: SupplyChoice;
+  readonly sorts: LampSorts;
+  readonly strings?: readonly StringSum[];
+  readonly checkpoints?: readonly Checkpoint[];
+  readonly findings?: readonly Finding[];
+  readonly more?: Partial<SteadySums>;
+}
+
+/** Solves a steady-light circuit and says what every such lesson says about it. */
+export function finish(unfinished: Unfinished, given: Given): Outcome<Design<SteadySums>> {
+  const { circuit, supply, sorts, strings = [] } = unfinished;
+  const { ratingShare } = given.style;
+  const sums = steadySums({ circuit, supply, sorts, strings, ratingShare });
+  if (!sums.ok) return sums;
+  const whole = { ...sums.value, ...unfinished.more };
+  const rated = withRating(circuit, Math.max(whole.rating ?? 1, 0.25));
+  return accepted({
+    circuit: rated,
+    supply,
+    sorts,
+    checkpoints: unfinished.checkpoints ?? steadyCheckpoints(circuit),
+    sums: whole,
+    findings: [...(unfinished.findings ?? []), ...remarks(whole, given)],
+  });
+}
+
+function withRating(circuit: Circuit, watts: number): Circuit {
+  return {
+    ...circuit,
+    parts: circuit.parts.map((part) =>
+      isKind(part, 'resistor')
+        ? ({ ...part, params: { ...part.params, watts } } as PartOf<'resistor'>)
+        : part,
+    ),
+  };
+}
+
+/** Below this share of the supply, what is left for a resistor lets small spreads move the current far. */
+const HEADROOM_SHARE = 0.2;
+/** A 20 mm coin cell gives its capacity at fractions of a milliamp; past this it sags within minutes. */
+const COIN_AMPS = 5e-3;
+/** What a port or rail may be asked for all day; others are limited by what they are. */
+const PORT_AMPS: Readonly<Record<string, number>> = { usb: 0.5, 'rail-5v': 0.4, 'rail-3v3': 0.15 };
+
+function remarks(sums: SteadySums, { shelf, style }: Given): Finding[] {
+  const { design, hottest, supply, supplyFigures } = sums;
+  const found: Finding[] = [];
+  for (const { part, amps, share } of design.lamps) {
+    const { absoluteAmps, maxAmps } = shelf.lamps[design.lamps.find((lamp) => lamp.part === part)!.type];
+    const over = { part, amps, limit: maxAmps, share };
+    if (amps > absoluteAmps) found.push(finding('will-fail', over, 'warning'));
+    else if (share > 1) found.push(finding('over-current', over, 'warning'));
+  }
+  const tight = sums.strings.find(({ voltsLeft }) => voltsLeft / supplyFigures.volts < HEADROOM_SHARE);
+  if (tight) {
+    const share = tight.voltsLeft / supplyFigures.volts;
+    found.push(finding('little-headroom', { volts: tight.voltsLeft, share }, 'warning'));
+  }
+  const warm = hottest.hottest;
+  if (warm && warm.watts > 0.25 * style.ratingShare) {
+    found.push(finding('runs-hot', { watts: warm.watts, rating: 0.25, part: warm.part }, 'warning'));
+  }
+  if (supply.kind === 'coin-20mm' && design.amps > COIN_AMPS) {
+    found.push(finding('over-drawn-cell', { amps: design.amps }, 'warning'));
+  }
+  const most = PORT_AMPS[supply.kind];
+  if (SUPPLIES[supply.kind].style === 'port' && most !== undefined && design.amps > most) {
+    found.push(finding('supply-overloaded', { amps: design.amps, limit: most }, 'warning'));
+  }
+  for (const type of new Set(Object.values(design.lamps).map((lamp) => lamp.type))) {
+    const { origin } = shelf.lamps[type];
+    if (origin === 'assumed' || origin === 'table') {
+      found.push(finding('assumed-figure', { lamp: type, origin }, 'note'));
+    }
+  }
+  return found;
+}

@@ -1,0 +1,100 @@
+import type { SupplyChoice } from '../../catalogue/supplies';
+import { SUPPLIES } from '../../catalogue/supplies';
+import { isKind, type Circuit } from '../../circuit/circuit';
+import { finding, type Finding, type Outcome } from '../../findings/finding';
+import type { Given } from '../pattern';
+import { lifeOf, steadySums, type AgeRow } from './figures';
+import type { LampSorts } from './parts';
+import type { Way, WayFigures, WayKind } from './way';
+
+export interface WayRequest {
+  readonly kind: WayKind;
+  readonly length: number;
+  readonly supply: SupplyChoice;
+  readonly circuit: Circuit;
+  readonly sorts: LampSorts;
+}
+
+/** Solves one way and judges it: every lamp lit from fresh to tired, none above its limit. */
+export function judgeWay({ kind, length, supply, circuit, sorts }: WayRequest, given: Given): Way {
+  const base = { kind, length, supply, taken: false };
+  const sums = steadySums({ circuit, supply, sorts, strings: [], ratingShare: given.style.ratingShare });
+  if (!sums.ok) return { ...base, works: false, why: sums.findings };
+  const [fresh, , tired] = sums.value.ages as [AgeRow, AgeRow, AgeRow];
+  const why = objections(sums.value.design, [fresh, tired]);
+  const parts = circuit.parts.filter((part) => !isKind(part, 'supply'));
+  const figures: WayFigures = {
+    lamps: fresh.lamps.length,
+    litFresh: litIn(fresh),
+    litTired: litIn(tired),
+    amps: sums.value.design.amps,
+    lostWatts: sums.value.design.lostWatts,
+    hours: SUPPLIES[supply.kind].capacity === undefined ? undefined : lifeOf(circuit, supply, sorts)?.toEmpty,
+    parts: parts.length,
+    cents: priceOf(circuit, sorts, given),
+  };
+  return { ...base, works: why.length === 0, why, figures };
+}
+
+/** A way that the sum itself refuses. */
+export function unmetWay(
+  kind: WayKind,
+  length: number,
+  supply: SupplyChoice,
+  refusal: Outcome<unknown>,
+): Way {
+  return { kind, length, supply, taken: false, works: false, why: refusal.findings };
+}
+
+function litIn(row: AgeRow): number {
+  return row.lamps.filter(({ brightness }) => !DARK.has(brightness)).length;
+}
+
+const DARK: ReadonlySet<string> = new Set(['dark', 'barely']);
+
+function objections(design: AgeRow, rows: readonly AgeRow[]): Finding[] {
+  const all = rows.flatMap((row) => row.lamps);
+  const over = all.filter(({ share }) => share > 1);
+  const dark = new Set(all.filter(({ brightness }) => DARK.has(brightness)).map(({ part }) => part));
+  const found: Finding[] = [];
+  if (dark.size > 0 || over.length > 0) {
+    const lamps = design.lamps.map(({ part, type, amps }) => ({ part, type, amps }));
+    found.push(
+      finding(
+        'unequal-lamps',
+        { lamps, dark: dark.size, over: new Set(over.map((l) => l.part)).size },
+        'warning',
+      ),
+    );
+  }
+  return found;
+}
+
+function priceOf(circuit: Circuit, sorts: LampSorts, { cents }: Given): number | undefined {
+  let sum = 0;
+  for (const part of circuit.parts) {
+    const key = isKind(part, 'resistor')
+      ? `resistor ${part.params.ohms}`
+      : isKind(part, 'led')
+        ? `led ${sorts[part.id]}`
+        : undefined;
+    if (key === undefined) continue;
+    const price = cents?.[key];
+    if (price === undefined) return undefined;
+    sum += price;
+  }
+  return sum;
+}
+
+/** The way to take by itself: all lamps lit, then least current, then fewest parts. */
+export function bestWay(ways: readonly Way[]): Way | undefined {
+  const works = ways.filter((way) => way.works && way.figures);
+  return works.reduce<Way | undefined>(
+    (best, way) => (!best || rank(way) < rank(best) ? way : best),
+    undefined,
+  );
+}
+
+function rank({ figures }: Way): number {
+  return figures!.amps * 1000 + 0.01 * figures!.parts;
+}

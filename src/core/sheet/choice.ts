@@ -1,0 +1,41 @@
+import { z } from 'zod';
+import { BOARD_CHOICES } from '../board/boards';
+import { PATTERNS, type PatternId } from '../patterns/index';
+
+/** What a lesson is built on, and how the board is held. */
+export const buildSchema = z.strictObject({
+  board: z.enum(BOARD_CHOICES).default('half'),
+  spacing: z.enum(['clear', 'compact']).default('clear'),
+  held: z.enum(['upright', 'flat']).default('upright'),
+});
+export type Build = z.output<typeof buildSchema>;
+export const DEFAULT_BUILD: Build = buildSchema.parse({});
+
+export type ParamsOf<Id extends PatternId> = z.output<(typeof PATTERNS)[Id]['params']>;
+
+/** What a lesson says about its circuit: a pattern, what is wished of it, and what it is built on. */
+export type PatternChoice = {
+  readonly [Id in PatternId]: {
+    readonly pattern: Id;
+    readonly params: ParamsOf<Id>;
+    readonly build?: Build | undefined;
+  };
+}[PatternId];
+
+function optionFor<Id extends PatternId>(id: Id) {
+  const { params } = PATTERNS[id];
+  return z.strictObject({ pattern: z.literal(id), params, build: buildSchema.optional() });
+}
+
+export const choiceSchema: z.ZodType<PatternChoice> = z.discriminatedUnion('pattern', [
+  optionFor('single'),
+  optionFor('coin-light'),
+  optionFor('walk-down'),
+  optionFor('strings'),
+  optionFor('hogging'),
+  optionFor('dimmer'),
+  optionFor('rgb'),
+  optionFor('gauge'),
+  optionFor('panel'),
+  optionFor('lamp-cover'),
+]) as z.ZodType<PatternChoice>;

@@ -1,0 +1,135 @@
+import fc from 'fast-check';
+import { choiceWith, requestWith } from '../../../tests/support/sheets';
+import { WISHES } from '../../../tests/support/wishes';
+import { BOARD_CHOICES, type BoardChoice } from '../board/boards';
+import { boardOf, copperOf } from '../board/copper';
+import { holeOf } from '../board/geometry';
+import { layOut, type LaidOut } from '../board/layout/layOut';
+import { placementProblems, planCovers, planSchema, type Plan } from '../board/plan';
+import { readBack } from '../board/readBack';
+import { sameCircuit } from '../board/sameCircuit';
+import { isKind, type Circuit } from '../circuit/circuit';
+import { PATTERN_IDS, type PatternId } from '../patterns/index';
+import { workOut } from './sheet';
+
+/** Random wishes a pattern; each is laid out on a board of its own. */
+const RUNS = 24;
+
+function circuitFor(pattern: PatternId, params: object): Circuit | undefined {
+  const worked = workOut({ ...requestWith(), choice: choiceWith(pattern, params as never) });
+  return worked.ok ? worked.value.design.circuit : undefined;
+}
+
+function laidOn(circuit: Circuit, board: BoardChoice, more: object = {}) {
+  return layOut({ circuit, board, wires: 'red and black', spacing: 'clear', ...more });
+}
+
+/** The rules of a good plan, whatever it is a plan of. */
+function breaches({ plan }: LaidOut, circuit: Circuit): string[] {
+  const board = boardOf(plan);
+  const found: string[] = placementProblems(plan).map(({ code }) => code);
+  const copper = copperOf(plan);
+  for (const { part, kind, legs } of plan.placements) {
+    const nets = Object.values(legs).map(copper);
+    const joined = Object.values(circuit.parts.find(({ id }) => id === part)?.pins ?? {});
+    const ownShort = new Set(joined).size < joined.length;
+    if (!ownShort && new Set(nets).size < nets.length && kind === 'part') found.push(`${part} shorted`);
+    if (kind === 'jumper' && nets[0] === nets[1]) found.push(`${part} joins what is joined`);
+  }
+  const overTrench = plan.placements.filter(({ part }) =>
+    circuit.parts.some((p) => p.id === part && isKind(p, 'led')),
+  );
+  for (const { part, legs } of board.copper === 'rows' ? overTrench : []) {
+    const [a, b] = Object.values(legs).map((hole) => holeOf(board, hole)!);
+    if (b && Math.hypot(a!.x - b.x, a!.y - b.y) > 2) found.push(`${part} stretched`);
+  }
+  return found;
+}
+
+describe.each(PATTERN_IDS)('plans of %s', (pattern) => {
+  it('read back as the circuit that was meant, on any board, for any wishes', () => {
+    fc.assert(
+      fc.property(WISHES[pattern], fc.constantFrom(...BOARD_CHOICES), (params, board) => {
+        const circuit = circuitFor(pattern, params);
+        if (!circuit) return;
+        const laid = laidOn(circuit, board);
+        if (!laid.ok) {
+          expect(['does-not-fit', 'not-for-card']).toContain(laid.findings[0]!.code);
+          return;
+        }
+        const { plan } = laid.value;
+        expect(breaches(laid.value, circuit)).toEqual([]);
+        expect(planCovers(plan, circuit)).toBe(true);
+        expect(sameCircuit(readBack(plan, circuit), circuit)).toBe(true);
+        expect(planSchema.parse(JSON.parse(JSON.stringify(plan)))).toEqual(plan);
+      }),
+      { numRuns: RUNS, seed: 20 },
+    );
+  });
+
+  it('keep what was fixed by hand when the rest is laid out again', () => {
+    const circuit = circuitFor(pattern, {});
+    const first = laidOn(circuit!, 'full');
+    if (!first.ok) return;
+    const keep = first.value.plan.placements
+      .filter(({ kind }) => kind === 'part')
+      .slice(0, 2)
+      .map((placement) => ({ ...placement, fixed: true }));
+    const again = laidOn(circuit!, 'full', { keep, seed: 7 });
+    expect(again.ok).toBe(true);
+    if (!again.ok) return;
+    expect(again.value.plan.placements).toEqual(expect.arrayContaining(keep));
+    expect(sameCircuit(readBack(again.value.plan, circuit!), circuit!)).toBe(true);
+  });
+});
+
+describe('what does not fit', () => {
+  it('says how much is left over, and which boards would do', () => {
+    const panel = circuitFor('panel', { rows: 3, columns: 8 })!;
+    const laid = laidOn(panel, 'mini');
+    expect(laid.ok).toBe(false);
+    const finding = laid.findings[0]!;
+    expect(finding).toMatchObject({ code: 'does-not-fit', data: { board: 'mini', of: 48 } });
+    const would = finding.code === 'does-not-fit' ? finding.data.would.split(' ') : [];
+    expect(would).toEqual(expect.arrayContaining(['strip', 'pad']));
+    for (const board of would) expect(laidOn(panel, board as BoardChoice).ok).toBe(true);
+  });
+
+  it('on a card: things with three legs', () => {
+    const laid = laidOn(circuitFor('dimmer', {})!, 'card');
+    expect(laid.ok || laid.findings[0]).toMatchObject({ code: 'not-for-card', data: { part: 'R1' } });
+  });
+});
+
+describe('strings alike', () => {
+  const circuit = circuitFor('panel', { rows: 1, columns: 4 })!;
+  const rowsOf = (plan: Plan, parts: readonly string[]) =>
+    parts.map((part) => {
+      const legs = plan.placements.find((p) => p.part === part)!.legs;
+      return Object.values(legs).map((hole) => holeOf(boardOf(plan), hole)!);
+    });
+
+  it.each(['half', 'strip', 'pad'] as const)(
+    'are laid alike on a %s board, each moved as a whole',
+    (board) => {
+      const laid = laidOn(circuit, board);
+      if (!laid.ok) throw new Error(JSON.stringify(laid.findings));
+      const first = rowsOf(laid.value.plan, ['R1', 'D1']).flat();
+      for (const n of [2, 3, 4]) {
+        const other = rowsOf(laid.value.plan, [`R${n}`, `D${n}`]).flat();
+        const shifts = other.map((hole, i) => `${hole.x - first[i]!.x} ${hole.y - first[i]!.y}`);
+        expect(new Set(shifts).size).toBe(1);
+      }
+    },
+  );
+
+  it('stay in rows of their own unless they are asked to be close', () => {
+    const spread = (spacing: 'clear' | 'compact') => {
+      const laid = laidOn(circuit, 'half', { spacing });
+      if (!laid.ok) throw new Error(JSON.stringify(laid.findings));
+      const used = rowsOf(laid.value.plan, ['R1', 'D1', 'R2', 'D2', 'R3', 'D3', 'R4', 'D4']).flat();
+      return Math.max(...used.map(({ row }) => row));
+    };
+    expect(spread('compact')).toBeLessThan(spread('clear'));
+  });
+});

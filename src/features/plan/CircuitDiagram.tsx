@@ -1,0 +1,119 @@
+import {
+  diagramOf,
+  formatOhms,
+  formatQuantity,
+  type Circuit,
+  type Diagram,
+  type LampSorts,
+  type Part,
+} from '@/core';
+import { lampName } from '@/messages/names';
+import { SymbolDrawing, type ResistorSymbol } from './symbols';
+
+/** Drawing units for one symbol's length, and for the width of a branch. */
+const ACROSS = 92;
+const DOWN = 74;
+const MARGIN = 58;
+
+interface Props {
+  readonly circuit: Circuit;
+  readonly sorts: LampSorts;
+  readonly resistors: ResistorSymbol;
+  /** Solved volts and amps of each part, where they are wished for. */
+  readonly figures?: Readonly<Record<string, { readonly volts: number; readonly amps: number }>> | undefined;
+}
+
+/** The circuit in the field's symbols, as series and parallel lie, with values and, on wish, solved figures. */
+export function CircuitDiagram({ circuit, sorts, resistors, figures }: Props) {
+  const diagram = diagramOf(circuit);
+  if (!diagram)
+    return <p className="soft">This circuit is no net of series and parallel alone: see the wiring list.</p>;
+  const width = diagram.width * ACROSS + 2 * MARGIN;
+  const height = diagram.height * DOWN + 60;
+  return (
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      className="circuit-diagram"
+      style={{ maxWidth: `${width}px` }}
+      role="img"
+      aria-label={`Circuit diagram: ${circuit.parts.map((part) => labelOf(part, sorts).join(' ')).join(', ')}`}
+      fill="none"
+      stroke="var(--ink)"
+      strokeWidth="1.6"
+      fontSize="12"
+    >
+      <Wires diagram={diagram} />
+      {diagram.symbols.map(({ part, x, top, foot, upright }) => (
+        <g key={part.id}>
+          <SymbolDrawing
+            part={part}
+            x={toX(x)}
+            top={toY(top)}
+            foot={toY(foot)}
+            upright={upright}
+            resistors={resistors}
+          />
+          <Caption
+            lines={[...labelOf(part, sorts), ...figureOf(figures?.[part.id])]}
+            soft={labelOf(part, sorts).length}
+            x={toX(x) + (part.kind === 'supply' ? 24 : 17)}
+            y={(toY(top) + toY(foot)) / 2}
+          />
+        </g>
+      ))}
+    </svg>
+  );
+}
+
+function toX(x: number): number {
+  return x * ACROSS + MARGIN;
+}
+
+function toY(y: number): number {
+  return y * DOWN + 30;
+}
+
+function Wires({ diagram }: { diagram: Diagram }) {
+  return (
+    <>
+      <path d={diagram.wires.map((w) => `M${toX(w.x1)} ${toY(w.y1)} L${toX(w.x2)} ${toY(w.y2)}`).join(' ')} />
+      {diagram.dots.map(({ x, y }) => (
+        <circle key={`${x} ${y}`} cx={toX(x)} cy={toY(y)} r="3" fill="var(--ink)" stroke="none" />
+      ))}
+    </>
+  );
+}
+
+function Caption({ lines, soft, x, y }: { lines: readonly string[]; soft: number; x: number; y: number }) {
+  const start = y + 4 - ((lines.length - 1) * 13) / 2;
+  return (
+    <g stroke="none" fill="var(--ink)">
+      {lines.map((line, i) => (
+        <text key={line} x={x} y={start + i * 13} fill={i >= soft ? 'var(--soft)' : 'var(--ink)'}>
+          {line}
+        </text>
+      ))}
+    </g>
+  );
+}
+
+function labelOf(part: Part, sorts: LampSorts): string[] {
+  switch (part.kind) {
+    case 'resistor':
+    case 'potentiometer':
+      return [part.id, formatOhms(part.params.ohms)];
+    case 'led':
+      return [part.id, lampName(sorts[part.id] ?? '').replace(/ \(.*/u, '')];
+    case 'zener':
+      return [part.id, formatQuantity(part.params.vz, 'V')];
+    case 'supply':
+      return [part.id, formatQuantity(part.params.volts, 'V')];
+    default:
+      return [part.id];
+  }
+}
+
+function figureOf(figure: { volts: number; amps: number } | undefined): string[] {
+  if (!figure) return [];
+  return [formatQuantity(Math.abs(figure.volts), 'V'), formatQuantity(Math.abs(figure.amps), 'A')];
+}

@@ -1,0 +1,33 @@
+import type { Point } from './geometry';
+import { DRAWN } from './palette';
+
+/** A name beside a part, readable over holes and wires. */
+export function Label({ place, first, second }: { place: Point; first: string; second?: string }) {
+  return (
+    <text
+      x={place.x}
+      y={place.y}
+      fontSize="10.5"
+      fill={DRAWN.ink}
+      stroke={DRAWN.board}
+      strokeWidth="3"
+      paintOrder="stroke"
+    >
+      {first}
+      {second && (
+        <tspan x={place.x} dy="10" fill={DRAWN.soft} fontSize="9.6">
+          {second}
+        </tspan>
+      )}
+    </text>
+  );
+}
+
+/** Where the name of something between two or more legs stands: at its right, half-way down. */
+export function beside(ends: readonly Point[]): Point {
+  const [first, last] = [ends[0]!, ends[ends.length - 1]!];
+  const lying = Math.abs(first.y - last.y) < 1;
+  return lying
+    ? { x: Math.min(first.x, last.x) + 4, y: first.y - 10 }
+    : { x: Math.max(first.x, last.x) + 12, y: (first.y + last.y) / 2 };
+}

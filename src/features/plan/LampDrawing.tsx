@@ -1,0 +1,63 @@
+import type { LampType } from '@/core';
+import { UNIT, type Held, type Point } from './geometry';
+import { Label } from './Label';
+import { DRAWN, LAMP_DRAWN } from './palette';
+
+const RADIUS = 10;
+
+interface Props {
+  readonly ends: readonly Point[];
+  readonly name: string;
+  readonly type: LampType;
+  readonly longHole: string;
+  readonly held: Held;
+  /** Standing over its holes, as on a soldered board, not bent to the side of them. */
+  readonly standing: boolean;
+  readonly brief: boolean;
+}
+
+/** A lamp from above: its round body with the flat edge towards the short leg, and a letter for its colour. */
+export function LampDrawing({ ends, name, type, longHole, held, standing, brief }: Props) {
+  const { fill, ink, letter } = LAMP_DRAWN[type];
+  const [anode, cathode] = ends as [Point, Point];
+  const away = standing
+    ? { x: 0, y: 0 }
+    : held === 'flat'
+      ? { x: 0, y: UNIT * 1.45 }
+      : { x: UNIT * 1.45, y: 0 };
+  const middle = { x: (anode.x + cathode.x) / 2 + away.x, y: (anode.y + cathode.y) / 2 + away.y };
+  const angle = (Math.atan2(cathode.y - anode.y, cathode.x - anode.x) * 180) / Math.PI;
+  const flat = RADIUS * 0.72;
+  const half = Math.sqrt(RADIUS * RADIUS - flat * flat);
+  const rim = `M${flat} ${-half} A${RADIUS} ${RADIUS} 0 1 0 ${flat} ${half} Z`;
+  return (
+    <>
+      {[anode, cathode].map((leg) => (
+        <line
+          key={`${leg.x} ${leg.y}`}
+          x1={leg.x}
+          y1={leg.y}
+          x2={middle.x + (leg.x - middle.x + away.x) * 0.2}
+          y2={middle.y + (leg.y - middle.y + away.y) * 0.2}
+          stroke={DRAWN.leg}
+          strokeWidth="2"
+        />
+      ))}
+      <g transform={`translate(${middle.x} ${middle.y}) rotate(${angle})`}>
+        <path d={rim} fill={fill} stroke={DRAWN.ink} strokeWidth="1.3" />
+      </g>
+      <text x={middle.x} y={middle.y + 3.2} fontSize="9" fontWeight="700" textAnchor="middle" fill={ink}>
+        {letter}
+      </text>
+      <Label
+        place={
+          held === 'flat' && !standing
+            ? { x: middle.x - 8, y: middle.y + 22 }
+            : { x: middle.x + 15, y: middle.y + (brief ? 4 : -1) }
+        }
+        first={brief ? name : `${name} ${type}`}
+        {...(brief ? {} : { second: `long leg ${longHole}` })}
+      />
+    </>
+  );
+}

@@ -1,0 +1,145 @@
+import { UNIT, type Held, type Point } from './geometry';
+import { beside, Label } from './Label';
+import { DRAWN, LAMP_DRAWN } from './palette';
+
+interface Props {
+  readonly ends: readonly Point[];
+  readonly label: string;
+}
+
+/** A small glass body with its band at the second leg. */
+export function ZenerDrawing({ ends, label }: Props) {
+  const [anode, cathode] = ends as [Point, Point];
+  const length = Math.hypot(cathode.x - anode.x, cathode.y - anode.y);
+  const angle = (Math.atan2(cathode.y - anode.y, cathode.x - anode.x) * 180) / Math.PI;
+  const body = Math.min(26, length * 0.5);
+  const from = (length - body) / 2;
+  return (
+    <>
+      <g transform={`translate(${anode.x} ${anode.y}) rotate(${angle})`}>
+        <line x1="0" y1="0" x2={length} y2="0" stroke={DRAWN.leg} strokeWidth="2" />
+        <rect
+          x={from}
+          y="-5"
+          width={body}
+          height="10"
+          rx="3"
+          fill={DRAWN.glass}
+          stroke={DRAWN.ink}
+          strokeWidth="0.8"
+        />
+        <rect x={from + body * 0.78} y="-5" width={body * 0.14} height="10" fill={DRAWN.ink} />
+      </g>
+      <Label place={beside(ends)} first={label} />
+    </>
+  );
+}
+
+/** A potentiometer from above: its body over three legs, its spindle in the middle. */
+export function KnobDrawing({ ends, label }: Props) {
+  const middle = ends[1]!;
+  const span = Math.hypot(ends[2]!.x - ends[0]!.x, ends[2]!.y - ends[0]!.y);
+  const r = span / 2 + 5;
+  return (
+    <>
+      <circle cx={middle.x} cy={middle.y} r={r} fill={DRAWN.body} stroke={DRAWN.ink} strokeWidth="1.2" />
+      <circle cx={middle.x} cy={middle.y} r={r * 0.42} fill={DRAWN.board} stroke={DRAWN.ink} />
+      <path d={`M${middle.x} ${middle.y} l${r * 0.28} ${-r * 0.28}`} stroke={DRAWN.ink} strokeWidth="2" />
+      <Label place={{ x: middle.x + r + 4, y: middle.y + 3 }} first={label} />
+    </>
+  );
+}
+
+export function ButtonDrawing({ ends, label }: Props) {
+  const [a, b] = ends as [Point, Point];
+  const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
+  return (
+    <>
+      <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={DRAWN.leg} strokeWidth="2" />
+      <rect
+        x={middle.x - 11}
+        y={middle.y - 11}
+        width="22"
+        height="22"
+        rx="3"
+        fill={DRAWN.trench}
+        stroke={DRAWN.ink}
+        strokeWidth="1.2"
+      />
+      <circle cx={middle.x} cy={middle.y} r="6.5" fill={DRAWN.body} stroke={DRAWN.ink} />
+      <Label place={{ x: middle.x + 16, y: middle.y + 4 }} first={label} />
+    </>
+  );
+}
+
+/** The three-colour lamp: four legs in a line, the longest marked. */
+export function ThreeColourDrawing({
+  ends,
+  name,
+  held,
+}: {
+  ends: readonly Point[];
+  name: string;
+  held: Held;
+}) {
+  const [first, last] = [ends[0]!, ends[ends.length - 1]!];
+  const away = held === 'flat' ? { x: 0, y: UNIT * 1.7 } : { x: UNIT * 1.7, y: 0 };
+  const middle = { x: (first.x + last.x) / 2 + away.x, y: (first.y + last.y) / 2 + away.y };
+  const letters = ['R', '', 'G', 'B'];
+  return (
+    <>
+      {ends.map((leg, i) => (
+        <line
+          key={letters[i]! || 'common'}
+          x1={leg.x}
+          y1={leg.y}
+          x2={middle.x + (leg.x - middle.x + away.x) * 0.35}
+          y2={middle.y + (leg.y - middle.y + away.y) * 0.35}
+          stroke={DRAWN.leg}
+          strokeWidth={letters[i] ? 2 : 3.4}
+        />
+      ))}
+      <circle
+        cx={middle.x}
+        cy={middle.y}
+        r="14"
+        fill={LAMP_DRAWN.white.fill}
+        stroke={DRAWN.ink}
+        strokeWidth="1.3"
+      />
+      <text
+        x={middle.x}
+        y={middle.y + 3.4}
+        fontSize="9"
+        fontWeight="700"
+        textAnchor="middle"
+        fill={DRAWN.ink}
+      >
+        RGB
+      </text>
+      <Label
+        place={{ x: middle.x + 18, y: middle.y - 1 }}
+        first={`${name} three-colour`}
+        second="thick: common leg"
+      />
+    </>
+  );
+}
+
+/** A chip astride the trench, its notch at the end of pin 1. */
+export function ChipDrawing({ ends, label }: Props) {
+  const xs = ends.map(({ x }) => x);
+  const ys = ends.map(({ y }) => y);
+  const box = { x: Math.min(...xs) + 4, y: Math.min(...ys) - 7 };
+  const [width, height] = [Math.max(...xs) - Math.min(...xs) - 8, Math.max(...ys) - Math.min(...ys) + 14];
+  const notch = { x: box.x + width / 2, y: box.y };
+  return (
+    <>
+      <rect {...box} width={width} height={height} rx="3" fill={DRAWN.ink} />
+      <path d={`M${notch.x - 5} ${notch.y} a5 5 0 0 0 10 0`} fill={DRAWN.board} />
+      <text x={notch.x} y={box.y + height / 2 + 4} fontSize="11" textAnchor="middle" fill={DRAWN.board}>
+        {label}
+      </text>
+    </>
+  );
+}

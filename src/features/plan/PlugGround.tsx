@@ -1,0 +1,120 @@
+import { boardHoles, boardOf, type BoardSpec, type Plan } from '@/core';
+import { at, PLUG_WIDTH, type Held } from './geometry';
+import { DRAWN } from './palette';
+
+interface Props {
+  readonly plan: Plan;
+  readonly rows: number;
+  readonly held: Held;
+}
+
+/** A plug-in board: its outline, trench, rails, holes and their names. */
+export function PlugGround({ plan, rows, held }: Props) {
+  const board = boardOf(plan);
+  const railed = board.rails.length > 0;
+  const holes = boardHoles(board).filter((hole) => hole.row <= rows);
+  const [left, right] = railed ? [-0.9, PLUG_WIDTH + 0.9] : [2, 15];
+  return (
+    <>
+      <Box from={{ x: left, y: -0.6 }} to={{ x: right, y: rows + 1.3 }} held={held} fill={DRAWN.board} edge />
+      <Box from={{ x: 7.9, y: -0.55 }} to={{ x: 9.1, y: rows + 1.25 }} held={held} fill={DRAWN.trench} />
+      {railed && <RailLines board={board} rows={rows} held={held} />}
+      {holes.map((hole) => {
+        const { x, y } = at(hole, held);
+        return (
+          <rect key={hole.name} x={x - 2.4} y={y - 2.4} width="4.8" height="4.8" rx="0.8" fill={DRAWN.hole} />
+        );
+      })}
+      <Names board={board} rows={rows} held={held} />
+    </>
+  );
+}
+
+type Corner = Parameters<typeof at>[0];
+
+function Box({
+  from,
+  to,
+  held,
+  fill,
+  edge = false,
+}: {
+  from: Corner;
+  to: Corner;
+  held: Held;
+  fill: string;
+  edge?: boolean;
+}) {
+  const [a, b] = [at(from, held), at(to, held)];
+  return (
+    <rect
+      x={Math.min(a.x, b.x)}
+      y={Math.min(a.y, b.y)}
+      width={Math.abs(b.x - a.x)}
+      height={Math.abs(b.y - a.y)}
+      rx={edge ? 7 : 0}
+      fill={fill}
+      stroke={edge ? DRAWN.edge : 'none'}
+    />
+  );
+}
+
+/** One line beside each rail, broken where the rail is split. */
+function RailLines({ board, rows, held }: { board: BoardSpec; rows: number; held: Held }) {
+  const lines = [
+    { x: -0.45, colour: DRAWN.plus },
+    { x: 1.45, colour: DRAWN.minus },
+    { x: 15.55, colour: DRAWN.plus },
+    { x: 17.45, colour: DRAWN.minus },
+  ];
+  const split = board.splitAfter;
+  const spans =
+    split !== undefined && rows > split
+      ? [
+          [0.8, split + 0.1],
+          [split + 0.9, rows + 0.2],
+        ]
+      : [[0.8, rows + 0.2]];
+  return lines.flatMap(({ x, colour }) =>
+    spans.map(([low, high]) => {
+      const [from, to] = [at({ x, y: low! }, held), at({ x, y: high! }, held)];
+      return (
+        <line
+          key={`${x} ${low}`}
+          x1={from.x}
+          y1={from.y}
+          x2={to.x}
+          y2={to.y}
+          stroke={colour}
+          strokeWidth="1.1"
+        />
+      );
+    }),
+  );
+}
+
+function Names({ board, rows, held }: { board: BoardSpec; rows: number; held: Held }) {
+  const columns = boardHoles(board).filter((hole) => hole.row === 1);
+  const numbered = Array.from({ length: rows }, (_, i) => i + 1).filter((r) => r === 1 || r % 5 === 0);
+  const flat = held === 'flat';
+  return (
+    <g fontSize="9.5" fill={DRAWN.soft} textAnchor="middle" fontFamily="inherit">
+      {columns.map((hole) => {
+        const place = at({ x: hole.x, y: 0.1 }, held);
+        return (
+          <text key={hole.name} x={place.x} y={place.y + (flat ? 3.4 : 0)}>
+            {hole.rail ? hole.column.replace('-', '−').slice(1) : hole.column}
+          </text>
+        );
+      })}
+      {numbered.map((row) => {
+        const place = at({ x: 2.2, y: row }, held);
+        return (
+          <text key={row} x={place.x} y={place.y + 3.4}>
+            {row}
+          </text>
+        );
+      })}
+    </g>
+  );
+}

@@ -1,0 +1,76 @@
+import { BOARD_CHOICES, choiceOf, DEFAULT_BUILD, type PatternChoice, type Sheet } from '@/core';
+import { Choice } from '@/features/sentence/Words';
+import { BOARD_NAMES } from '@/messages/names';
+import { lengthWords } from '@/messages/lengths';
+import { solderWords } from '@/messages/soldering';
+
+interface Props {
+  readonly sheet: Sheet;
+  readonly choice: PatternChoice;
+  onChoice(choice: PatternChoice): void;
+}
+
+const METHODS: Readonly<Record<Sheet['method'], string>> = {
+  kept: 'arranged by hand',
+  lesson: 'placed in the order of the lesson',
+  current: 'placed along the current',
+  'most joined': 'placed from the most joined part on',
+  tried: 'the best of several orders',
+};
+
+/** Which board, how close, how it is held; and how good the plan is. */
+export function BoardWords({ sheet, choice, onChoice }: Props) {
+  const build = choice.build ?? DEFAULT_BUILD;
+  const put = (change: Partial<typeof build>) => onChoice({ ...choice, build: { ...build, ...change } });
+  const plugged = ['mini', 'half', 'full', 'full-split'].includes(build.board);
+  const { quality } = sheet;
+  return (
+    <section className="ruled">
+      <h2>Built on</h2>
+      <p className="sentence small-sentence">
+        <Choice
+          label="Board"
+          value={build.board}
+          names={BOARD_CHOICES.map((board) => [board, BOARD_NAMES[board]])}
+          onChoose={(board) => put({ board })}
+        />
+        {build.board !== 'card' && (
+          <>
+            , parts of one string{' '}
+            <Choice
+              label="Spacing"
+              value={build.spacing}
+              names={[
+                ['clear', 'in rows of their own'],
+                ['compact', 'as close as they go'],
+              ]}
+              onChoose={(spacing) => put({ spacing })}
+            />
+          </>
+        )}
+        {plugged && (
+          <>
+            , held{' '}
+            <Choice
+              label="Board held"
+              value={build.held}
+              names={[
+                ['upright', 'upright'],
+                ['flat', 'flat, row 1 at the left'],
+              ]}
+              onChoose={(held) => put({ held })}
+            />
+          </>
+        )}
+        .
+      </p>
+      <p className="small-print">
+        {quality.jumpers}{' '}
+        {choiceOf(sheet.plan.board) === 'card' ? 'extra tapes' : plugged ? 'jumpers' : 'links'},{' '}
+        {lengthWords(quality.wire * 2.54)} of wire, {quality.crossings} crossings
+        {quality.cuts > 0 && `, ${quality.cuts} cuts`}
+        {sheet.soldering.joints > 0 && `, ${solderWords(sheet.soldering)}`}: {METHODS[sheet.method]}.
+      </p>
+    </section>
+  );
+}

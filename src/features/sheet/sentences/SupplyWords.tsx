@@ -1,0 +1,86 @@
+import {
+  AGES,
+  formatEntered,
+  readSupplyVolts,
+  SUPPLIES,
+  SUPPLY_KINDS,
+  type SupplyChoice,
+  type SupplyKind,
+} from '@/core';
+import { Choice, Typed } from '@/features/sentence/Words';
+import { AGE_NAMES, SUPPLY_NAMES } from '@/messages/names';
+import { countReader, type Problems } from './problems';
+
+interface Props {
+  readonly supply: SupplyChoice;
+  readonly problems: Problems;
+  onChange(supply: SupplyChoice): void;
+}
+
+/** `3 AA cells, fresh` or `a bench supply at 5 V`, as words that can be changed. */
+export function SupplyWords({ supply, problems, onChange }: Props) {
+  const row = SUPPLIES[supply.kind];
+  const chooseKind = (kind: SupplyKind) => {
+    const cells = cellsFor(kind, supply);
+    const bench = kind === 'bench' ? { volts: supply.volts ?? 5, limitAmps: supply.limitAmps ?? 0.1 } : {};
+    problems.of('cells')('');
+    problems.of('volts')('');
+    onChange({ kind, cells, age: supply.age, ...bench });
+  };
+  return (
+    <>
+      {row.cellsMost > 1 && (
+        <>
+          <Typed
+            label="Number of cells"
+            value={String(supply.cells)}
+            read={countReader('Supply', `number of ${SUPPLY_NAMES[supply.kind].many}`, 1, row.cellsMost)}
+            onValue={(cells) => onChange({ ...supply, cells })}
+            onProblem={problems.of('cells')}
+            width={2}
+          />{' '}
+        </>
+      )}
+      {row.cellsMost === 1 && (row.style === 'bench' ? 'a ' : 'one ')}
+      <Choice
+        label="Supply"
+        value={supply.kind}
+        names={SUPPLY_KINDS.map((k) => [
+          k,
+          row.cellsMost > 1 && supply.cells > 1 ? SUPPLY_NAMES[k].many : SUPPLY_NAMES[k].one,
+        ])}
+        onChoose={chooseKind}
+      />
+      {row.style === 'bench' ? (
+        <>
+          {' at '}
+          <Typed
+            label="Supply voltage"
+            value={formatEntered(supply.volts ?? 5, 'V')}
+            read={readSupplyVolts}
+            onValue={(volts) => onChange({ ...supply, volts })}
+            onProblem={problems.of('volts')}
+            width={6}
+          />
+        </>
+      ) : (
+        <>
+          {', '}
+          <Choice
+            label="Age of the supply"
+            value={supply.age}
+            names={AGES.map((a) => [a, AGE_NAMES[a]])}
+            onChoose={(age) => onChange({ ...supply, age })}
+          />
+        </>
+      )}
+    </>
+  );
+}
+
+/** Small cells keep their number when their kind changes; what is a battery by itself starts with one. */
+function cellsFor(kind: SupplyKind, before: SupplyChoice): number {
+  const small = (k: SupplyKind) => SUPPLIES[k].volts.nominal < 2;
+  if (!small(kind)) return 1;
+  return small(before.kind) ? Math.min(before.cells, SUPPLIES[kind].cellsMost) : 3;
+}

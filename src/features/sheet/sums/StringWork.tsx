@@ -1,0 +1,83 @@
+import {
+  formatEntered,
+  formatOhms,
+  formatQuantity,
+  MINUS,
+  type HouseStyle,
+  type SteadySums,
+  type StringSum,
+} from '@/core';
+import { lampName } from '@/messages/names';
+import { listWords } from '@/messages/stepWords';
+import { Changed } from '../Changed';
+
+const V = (volts: number) => formatQuantity(volts, 'V');
+
+/** The sum of each string once; strings that are alike share it. */
+export function StringWork({ steady, style }: { steady: SteadySums; style: HouseStyle }) {
+  const shown = steady.strings.filter((sum) => sum.alike[0] === sum.resistor);
+  return shown.map((sum) => (
+    <section key={sum.resistor} className="ruled">
+      <h2>
+        {listWords(sum.alike)}: {lampsWords(sum)}
+      </h2>
+      <table className="table sums">
+        <tbody>
+          {lines(sum, steady, style).map(({ name, work, figure, strong }) => (
+            <tr key={name}>
+              <th scope="row">{name}</th>
+              <td className="soft">{work}</td>
+              <td className={strong ? 'amount strong' : 'amount'}>
+                <Changed>{figure}</Changed>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  ));
+}
+
+function lampsWords({ lamps, alike }: StringSum): string {
+  const names = lamps.map(({ type }) => lampName(type)).join(' + ');
+  return alike.length > 1 ? `${names}, ${alike.length} times` : names;
+}
+
+function lines(sum: StringSum, steady: SteadySums, style: HouseStyle) {
+  const { supplyFigures, design } = steady;
+  const own = design.lamps.find(({ part }) => part === sum.lamps[0]?.part);
+  const needed = sum.lamps.map(({ volts }) => V(volts)).join(' + ');
+  return [
+    {
+      name: `${sum.lamps.length > 1 ? 'the lamps take' : 'the lamp takes'}, at ${formatEntered(sum.wanted, 'A')}`,
+      work: sum.lamps.length > 1 ? needed : 'off its curve',
+      figure: V(sum.lampVolts),
+    },
+    {
+      name: 'volts left for the resistor',
+      work: `${V(sum.voltsLeft + sum.lampVolts)} ${MINUS} ${V(sum.lampVolts)}`,
+      figure: V(sum.voltsLeft),
+    },
+    {
+      name: 'divided by the current',
+      work: `${V(sum.voltsLeft)} ÷ ${formatEntered(sum.wanted, 'A')}${supplyFigures.ohms > 0 ? ', less the supply’s own ohms' : ''}`,
+      figure: formatQuantity(sum.exactOhms, 'Ω', 4),
+    },
+    {
+      name: `chosen, ${{ up: 'next value up', nearest: 'nearest value', walk: 'walked down' }[style.rounding]}`,
+      work: style.values === 'drawer' ? 'from the drawer' : `from the ${style.values} series`,
+      figure: formatOhms(sum.chosen),
+      strong: true,
+    },
+    ...(own
+      ? [
+          {
+            name: 'real current with it',
+            work: `solved in the whole circuit, ${Math.round(own.share * 100)} % of the lamp’s limit`,
+            figure: formatQuantity(Math.max(0, own.amps), 'A'),
+            strong: true,
+          },
+        ]
+      : []),
+  ];
+}

@@ -1,0 +1,68 @@
+import {
+  DIM_AMPS,
+  formatHours,
+  formatPercent,
+  formatQuantity,
+  type HouseStyle,
+  type SteadySums,
+} from '@/core';
+import { AGE_NAMES } from '@/messages/names';
+import { Changed } from '../Changed';
+
+const A = (amps: number) => formatQuantity(amps, 'A');
+const W = (watts: number) => formatQuantity(watts, 'W', 2);
+
+/** The whole circuit: what is drawn, what is lost as heat, and how long the battery carries it. */
+export function Totals({ steady, style }: { steady: SteadySums; style: HouseStyle }) {
+  const { design, hottest, rating, life } = steady;
+  const warm = hottest.hottest;
+  const rows: readonly (readonly [string, string, string])[] = [
+    [
+      'current of everything',
+      `supply ${AGE_NAMES[design.age]}, ${formatQuantity(design.supplyVolts, 'V')} at its ends`,
+      A(design.amps),
+    ],
+    [
+      'power from the supply',
+      `${formatQuantity(design.supplyVolts, 'V')} × ${A(design.amps)}`,
+      W(design.supplyVolts * design.amps),
+    ],
+    ['of that, heat and not light', 'in all resistors together', W(design.lostWatts)],
+    ...(warm
+      ? [
+          [
+            `hottest: ${warm.part}`,
+            `${A(Math.abs(warm.amps))} × ${formatQuantity(Math.abs(warm.volts), 'V')}${rating ? `, a ${rating === 0.125 ? '⅛' : rating === 0.25 ? '¼' : rating === 0.5 ? '½' : rating} W part stays under ${formatPercent(style.ratingShare)}` : ''}`,
+            W(warm.watts),
+          ] as const,
+        ]
+      : []),
+    ...(life
+      ? [
+          [
+            'hours to empty',
+            `along the discharge${life.toDim !== undefined && Number.isFinite(life.toDim) ? `; a lamp is below ${formatQuantity(DIM_AMPS, 'A', 1)} from ${formatHours(life.toDim)} on` : ''}`,
+            formatHours(life.toEmpty),
+          ] as const,
+        ]
+      : []),
+  ];
+  return (
+    <section className="ruled">
+      <h2>Altogether</h2>
+      <table className="table sums">
+        <tbody>
+          {rows.map(([name, work, figure]) => (
+            <tr key={name}>
+              <th scope="row">{name}</th>
+              <td className="soft">{work}</td>
+              <td className="amount">
+                <Changed>{figure}</Changed>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

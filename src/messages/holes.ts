@@ -1,0 +1,29 @@
+/** `L+3` as people say it: the + rail on the left, hole 3. */
+export function holeName(hole: string): string {
+  const rail = /^([LR])([+-])(\d+)$/u.exec(hole);
+  if (!rail) return cardHole(hole) ?? hole;
+  return `${rail[1] === 'L' ? 'left' : 'right'} ${rail[2] === '+' ? '+' : '−'} rail, hole ${rail[3]}`;
+}
+
+/** Places on a card: `P3` is lane 3 on the plus tape, `1S3` the top of the first short tape there. */
+function cardHole(hole: string): string | undefined {
+  const found = /^(?:([PM])|(\d)([ST]))(\d+)$/u.exec(hole);
+  if (!found) return undefined;
+  const [, power, stub, end, lane] = found;
+  const where = lane === '0' ? 'at the cell' : `in lane ${lane}`;
+  if (power) return `the ${power === 'P' ? 'plus' : 'minus'} tape ${where}`;
+  return `the ${end === 'S' ? 'top' : 'foot'} of short tape ${stub} ${where}`;
+}
+
+export function stripName(strip: string): string {
+  if (/^[PM]$|^\dS\d+$/u.test(strip))
+    return strip.length === 1
+      ? holeName(`${strip}0`).replace(' at the cell', '')
+      : `short tape ${strip.charAt(0)} of lane ${strip.slice(2)}`;
+  if (/^[A-Z]\d+$/u.test(strip)) return `pad ${strip}`;
+  if (/^[A-Z]( |$)/u.test(strip)) return `strip ${strip}`;
+  if (strip.endsWith(' lower')) return `${stripName(strip.replace(' lower', ''))}, lower half`;
+  const rail = /^([LR])([+-])$/u.exec(strip);
+  if (rail) return `the ${rail[1] === 'L' ? 'left' : 'right'} ${rail[2] === '+' ? '+' : '−'} rail`;
+  return `row ${strip.replace(' ', ', ')}`;
+}

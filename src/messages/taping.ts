@@ -1,0 +1,61 @@
+import { partOf, type Sheet, type Step } from '@/core';
+import { holeName } from './holes';
+import { lengthWords } from './lengths';
+import { lampName, supplyName } from './names';
+import type { StepWords } from './stepWords';
+
+type Taped = Extract<Step, { action: 'lay-tape' | 'test-on-cell' | 'fold-cell' }>;
+
+/** Steps of a card that is laid in tape. */
+export function tapeWords(step: Taped, sheet: Sheet): StepWords {
+  switch (step.action) {
+    case 'lay-tape':
+      return layWords(step);
+    case 'test-on-cell': {
+      const lamp = lampName(sheet.sorts[step.part] ?? '');
+      return {
+        title: `Try the ${lamp} lamp ${step.part} before it is fixed.`,
+        detail: testWords(step.part, sheet),
+        cue: 'Long leg on the plus face.',
+        why: 'A dead lamp is changed in a second now, and not once it is under tape.',
+      };
+    }
+    case 'fold-cell':
+      return {
+        title: `Lay the coin cell on the minus tape, plus face up, and fold the plus tape over it.`,
+        detail:
+          'Tape the fold down so that it presses. Flicker check: tap the card. Squeeze check: it must not get brighter when the cell is pressed; if it does, press the joints again. Then close the holder with its screw or tape it shut all round.',
+        cue: 'Plus face up.',
+        why: `${supplyName(sheet.supply)}: closed in, so that nobody takes the cell out with a fingernail.`,
+      };
+  }
+}
+
+/** A lamp that the cell would overdrive is tried through its resistor only. */
+function testWords(part: string, sheet: Sheet): string {
+  const limited = sheet.circuit.parts.some((other) => other.kind === 'resistor');
+  const lamp = partOf(sheet.circuit, part);
+  if (!limited && lamp)
+    return 'Slip its legs over the coin cell, one on each face: it lights. Turn it over if it does not.';
+  return 'Touch it to the cell for a moment with its resistor in one leg: it lights. Turn it over if it does not.';
+}
+
+function layWords({ tape, length, from, to }: Extract<Step, { action: 'lay-tape' }>): StepWords {
+  const mm = lengthWords(length);
+  if (tape === 'P' || tape === 'M') {
+    const name = tape === 'P' ? 'plus' : 'minus';
+    return {
+      title: `Cut ${mm} of tape and lay it as the ${name} tape, from the cell to the last lane.`,
+      detail:
+        'Peel, lay, rub flat with a fingernail. Fold corners instead of cutting: two pieces that only overlap are joined badly.',
+      cue: `It must nowhere touch the ${tape === 'P' ? 'minus' : 'plus'} tape.`,
+      why: `Everything that goes to ${name} lies on it.`,
+    };
+  }
+  return {
+    title: `Cut ${mm} of tape and lay it from ${holeName(from)} to ${holeName(to)}.`,
+    detail: 'Rub it flat.',
+    cue: 'It touches neither the plus nor the minus tape.',
+    why: 'It joins the two things of its lane.',
+  };
+}

@@ -1,0 +1,78 @@
+import fc from 'fast-check';
+import { LAMP_TYPES, SUPPLIES, SUPPLY_KINDS, type ParamsOf, type PatternId, type SupplyChoice } from '@/core';
+
+const lamp = fc.constantFrom(...LAMP_TYPES);
+const amps = fc.double({ min: 1e-3, max: 0.02, noNaN: true });
+const supply: fc.Arbitrary<SupplyChoice> = fc
+  .record({
+    kind: fc.constantFrom(...SUPPLY_KINDS.filter((kind) => kind !== 'bench')),
+    cells: fc.integer({ min: 1, max: 8 }),
+    age: fc.constantFrom('fresh', 'nominal', 'tired') as fc.Arbitrary<SupplyChoice['age']>,
+  })
+  .map((s) => ({ ...s, cells: Math.min(s.cells, SUPPLIES[s.kind].cellsMost) }));
+const side = fc.constantFrom('plus', 'minus') as fc.Arbitrary<'plus' | 'minus'>;
+const count = (min: number, max: number) => fc.integer({ min, max });
+
+/** Random wishes of every pattern, within what its sentence takes. */
+export const WISHES: { readonly [Id in PatternId]: fc.Arbitrary<ParamsOf<Id>> } = {
+  single: fc.record({ supply, lamp, amps, side }),
+  'coin-light': fc.record({
+    lamp,
+    copies: count(1, 6),
+    cells: count(1, 2),
+    age: fc.constantFrom('fresh', 'tired') as fc.Arbitrary<SupplyChoice['age']>,
+    resistor: fc.boolean(),
+    amps,
+  }),
+  'walk-down': fc.record({ supply, lamp, steps: count(3, 8) }),
+  strings: fc.record({
+    supply,
+    groups: fc.array(fc.record({ lamp, count: count(1, 4) }), { minLength: 1, maxLength: 3 }),
+    amps,
+    way: fc.constantFrom(
+      { kind: 'best' } as const,
+      { kind: 'own' } as const,
+      { kind: 'strings', length: 2 } as const,
+      { kind: 'strings', length: 3 } as const,
+      { kind: 'shared' } as const,
+    ),
+    side,
+  }),
+  hogging: fc.record({
+    lamps: fc.array(lamp, { minLength: 2, maxLength: 6 }),
+    volts: fc.double({ min: 3, max: 12, noNaN: true }),
+    limitAmps: fc.double({ min: 2e-3, max: 0.02, noNaN: true }),
+  }),
+  dimmer: fc.record({
+    supply,
+    lamp,
+    amps,
+    lowAmps: fc.double({ min: 5e-5, max: 5e-4, noNaN: true }),
+    position: fc.double({ min: 0, max: 1, noNaN: true }),
+  }),
+  rgb: fc.record({
+    supply,
+    common: fc.constantFrom('cathode', 'anode') as fc.Arbitrary<'cathode' | 'anode'>,
+    drive: fc.constantFrom('fixed', 'potentiometer') as fc.Arbitrary<'fixed' | 'potentiometer'>,
+    resistors: fc.constantFrom('own', 'shared') as fc.Arbitrary<'own' | 'shared'>,
+    amps: fc.record({ red: amps, green: amps, blue: amps }),
+    knobs: fc.constant({ red: 0, green: 0.5, blue: 1 }),
+  }),
+  gauge: fc.record({
+    supply: fc.constant<SupplyChoice>({ kind: 'lead-acid-12v', cells: 1, age: 'fresh' }),
+    rungs: fc.array(fc.record({ lamp, volts: fc.double({ min: 7.5, max: 12.7, noNaN: true }) }), {
+      minLength: 2,
+      maxLength: 6,
+    }),
+    amps,
+  }),
+  panel: fc.record({
+    supply,
+    rows: count(1, 3),
+    columns: count(2, 8),
+    lamp,
+    amps: fc.double({ min: 1e-3, max: 6e-3, noNaN: true }),
+    batch: count(1, 8),
+  }),
+  'lamp-cover': fc.record({ count: count(3, 18), lamp, amps }),
+};
