@@ -145,7 +145,7 @@ export const LESSONS: readonly LessonContent[] = [
         rungs: [
           { lamp: 'red', volts: 10.5 },
           { lamp: 'yellow', volts: 11.5 },
-          { lamp: 'yellow-green', volts: 12.5 },
+          { lamp: 'yellow-green', volts: 12 },
         ],
         amps: 0.01,
       },

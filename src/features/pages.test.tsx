@@ -56,7 +56,9 @@ describe.each(LESSONS.map((params) => [JSON.stringify(params), params] as const)
       const sums = text(<SingleSumsView sums={sheet.sums} style={DEFAULT_STYLE} />);
       const parts = text(<PartsStage sheet={sheet} style={DEFAULT_STYLE} shelf={BARE_SHELF} />);
       const kit = text(<KitStage sheet={sheet} style={DEFAULT_STYLE} csvHref="/k" />);
-      const steps = text(<StepsStage sheet={sheet} printHref="/p" onRing={() => undefined} />);
+      const steps = text(
+        <StepsStage sheet={sheet} title="Any lamp" printHref="/p" onRing={() => undefined} />,
+      );
       const value = /R1, ([\d.]+ [kM]?Ω),/u.exec(card)![1]!;
       for (const page of [sums, parts, kit, steps]) expect(page).toContain(value);
     });

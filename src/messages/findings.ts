@@ -62,7 +62,7 @@ const SENTENCES: Sentences = {
     `${volts(v)} is above the ${volts(limit)} that lessons here stop at. Choose fewer cells or a lower setting.`,
   'cannot-light': ({ supply, lamp, amps: reached, needVolts }) =>
     lamp.includes('+')
-      ? `${volts(supply)} cannot push the wanted current through ${lamp.split('+').map(lampName).join(' and ')} in a row, which need ${volts(needVolts)}. Use shorter strings, more volts or less current.`
+      ? `${volts(supply)} cannot push the wanted current through ${countedLamps(lamp)} in a row, which need ${volts(needVolts)}. Use shorter strings, more volts or less current.`
       : `${volts(supply)} cannot push the wanted current through a ${lampName(lamp)} lamp, which needs ${volts(needVolts)}: it would get ${amps(reached)} with no resistor at all. Add a cell, choose a lamp with a lower forward voltage, or ask for less current.`,
   'current-over-limit': ({ amps: a, limit }) =>
     `${amps(a)} is more than this lamp stands (${amps(limit)}). Ask for less.`,
@@ -75,7 +75,9 @@ const SENTENCES: Sentences = {
   'over-drawn-cell': ({ amps: a }) =>
     `${amps(a)} is a lot for a coin cell: it sags within minutes. 1 to 3 mA suit it.`,
   'assumed-figure': ({ lamp, origin }) =>
-    `The forward voltage of the ${lampName(lamp)} lamp comes from the ${origin === 'table' ? 'colour table' : origin}. Measure one lamp of the batch, or read the bag, to be sure of its chip.`,
+    lamp.includes('+')
+      ? `The forward voltages of the ${lamp.split('+').map(lampName).join(' and ')} lamps come from the ${origin === 'table' ? 'colour table' : origin}. Measure one of each batch, or read the bag, to be sure of its chip.`
+      : `The forward voltage of the ${lampName(lamp)} lamp comes from the ${origin === 'table' ? 'colour table' : origin}. Measure one lamp of the batch, or read the bag, to be sure of its chip.`,
   'hole-missing': ({ hole, part }) => `The board has no hole ${holeName(hole)} for ${partName(part)}.`,
   'hole-taken': ({ hole, part, other }) =>
     part === other
@@ -89,7 +91,7 @@ const SENTENCES: Sentences = {
   'not-for-card': ({ part }) =>
     `Tape on card takes only things with two legs in rows from plus to minus, and ${partName(part)} is none of those. Choose a breadboard, stripboard or pad board.`,
   'unequal-lamps': ({ lamps, dark, over }) =>
-    `The lamps do not share the current: ${lamps.map(({ part, type, amps: a }) => `${part} ${lampName(type)} ${amps(Math.max(0, a))}`).join(', ')}.${dark ? ` ${dark} of them ${dark === 1 ? 'stays' : 'stay'} dark at some age of the supply.` : ''}${over ? ` ${over} ${over === 1 ? 'is' : 'are'} driven above the limit.` : ''}`,
+    `${sharedFairly(lamps) ? 'As designed' : 'The lamps do not share the current'}: ${lamps.map(({ part, type, amps: a }) => `${part} ${lampName(type)} ${amps(Math.max(0, a))}`).join(', ')}.${dark ? ` ${dark} of them ${dark === 1 ? 'stays' : 'stay'} dark at some age of the supply.` : ''}${over ? ` ${over} ${over === 1 ? 'is' : 'are'} driven above the limit.` : ''}`,
   'never-without-resistor': ({ cells }) =>
     `${cells} coin cells push far more than a lamp survives: without a resistor it holds for one coin cell only.`,
   'too-many-lamps': ({ lamps, most }) => `${lamps} lamps are more than one lesson takes (${most}).`,
@@ -139,6 +141,19 @@ const SENTENCES: Sentences = {
   'surname-like': ({ nickname }) =>
     `“${nickname}” looks like a full name. A nickname or bench number is enough here.`,
 };
+
+/** `red+red+blue` as 2 red and 1 blue. */
+function countedLamps(lamps: string): string {
+  const counts = new Map<string, number>();
+  for (const lamp of lamps.split('+')) counts.set(lamp, (counts.get(lamp) ?? 0) + 1);
+  return [...counts].map(([lamp, count]) => `${count} ${lampName(lamp)}`).join(' and ');
+}
+
+/** Whether all lamps get about the same, so that the trouble is another. */
+function sharedFairly(lamps: readonly { amps: number }[]): boolean {
+  const all = lamps.map((lamp) => lamp.amps);
+  return Math.min(...all) > 0.7 * Math.max(...all);
+}
 
 function wouldHold(boards: string): string {
   if (boards === '') return 'No board here holds it: split it into two lessons.';

@@ -16,7 +16,7 @@ import { holeName } from './holes';
 import { capital, legName, partName, supplyName } from './names';
 import { batchWords, cutWords, inspectWords, linkWords } from './soldering';
 import { listWords, valueOf, type StepWords } from './stepWords';
-import { tapeWords } from './taping';
+import { tapedPartWords, tapeWords } from './taping';
 
 /** One step of the build card in words, made from the plan's own holes. */
 export function stepWords(step: Step, sheet: Sheet): StepWords {
@@ -97,6 +97,7 @@ function rowWords([from, to]: readonly [number, number], sheet: Sheet): string {
 }
 
 function placeWords(step: Extract<Step, { action: 'place-part' }>, sheet: Sheet): StepWords {
+  if (buildType(boardOf(sheet.plan)) === 'taped') return tapedPartWords(step, sheet);
   const holes = step.legs.map((leg) => holeName(leg.hole)).join(' and ');
   const above = step.positive
     ? ` ${capital(holeName(step.positive.hole))} will be the more positive, by ${formatQuantity(step.positive.volts, 'V')}.`

@@ -1,8 +1,8 @@
-import { partOf, type Sheet, type Step } from '@/core';
+import { formatQuantity, partOf, type Sheet, type Step } from '@/core';
 import { holeName } from './holes';
 import { lengthWords } from './lengths';
 import { lampName, supplyName } from './names';
-import type { StepWords } from './stepWords';
+import { valueOf, type StepWords } from './stepWords';
 
 type Taped = Extract<Step, { action: 'lay-tape' | 'test-on-cell' | 'fold-cell' }>;
 
@@ -57,5 +57,24 @@ function layWords({ tape, length, from, to }: Extract<Step, { action: 'lay-tape'
     detail: 'Rub it flat.',
     cue: 'It touches neither the plus nor the minus tape.',
     why: 'It joins the two things of its lane.',
+  };
+}
+
+/** A part that is taped down leg by leg. */
+export function tapedPartWords(step: Extract<Step, { action: 'place-part' }>, sheet: Sheet): StepWords {
+  const [from, to] = step.legs.map(({ hole }) => holeName(hole)) as [string, string];
+  const lamp = step.kind === 'led';
+  const what = [lamp ? lampName(sheet.sorts[step.part] ?? '') : '', lamp ? 'lamp' : 'resistor', step.part]
+    .filter(Boolean)
+    .join(' ');
+  const value = lamp ? '' : ` of ${valueOf(step.part, sheet)}`;
+  const above = step.positive ? ` Between them will stand ${formatQuantity(step.positive.volts, 'V')}.` : '';
+  return {
+    title: `Tape the ${what}${value} from ${from} to ${to}.`,
+    detail: `Fold each leg into a small zigzag on its tape, a strip of tape over it, and rub it flat.${above}`,
+    ...(lamp ? { cue: `Long leg on ${from}, short leg on ${to}.` } : {}),
+    why: lamp
+      ? 'It turns current into light, in one direction only.'
+      : 'It limits the current; either way round is right.',
   };
 }

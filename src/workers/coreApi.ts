@@ -3,6 +3,8 @@ import {
   bandsOf,
   batteryLifeOf,
   drawSlice,
+  dryRuns,
+  faultContext,
   judgeBench,
   makeSheet,
   resistorForCurrent,
@@ -11,6 +13,7 @@ import {
   sweep,
   thresholds,
   trimRange,
+  whatIf,
   type AsBuilt,
   type BandOptions,
   type Circuit,
@@ -41,6 +44,10 @@ export const coreApi = {
   gather(circuit: Circuit, slices: readonly Slice[], options: BandOptions) {
     return bandsOf(circuit, slices, options);
   },
+  dryRuns(sheet: Sheet, request: SheetRequest) {
+    return dryRuns(faultContext(sheet, request), sheet.checkpoints, request.meter);
+  },
+  whatIf,
   solve,
   sweep,
   run(circuit: Circuit, seconds: number, settle: number, onProgress: (share: number) => void) {

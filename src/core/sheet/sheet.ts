@@ -169,17 +169,16 @@ function planFor(circuit: Circuit, request: SheetRequest, build: Build): Outcome
     }
   }
   const keep = sameBoard ? kept.placements.filter((p) => p.fixed && !p.standIn) : [];
-  const laid = layOut({
+  const wish = {
     circuit,
     board: build.board,
     wires: request.style.wires,
     spacing: build.spacing,
-    keep,
-  });
-  const outcome =
-    laid.ok || !keep.length
-      ? laid
-      : layOut({ circuit, board: build.board, wires: request.style.wires, spacing: build.spacing });
+    perBand: request.choice.pattern === 'panel' ? request.choice.params.columns : undefined,
+  };
+  const around = layOut({ ...wish, keep });
+  // Where what was fixed leaves no room for the rest, all of it is laid out anew.
+  const outcome = around.ok || keep.length === 0 ? around : layOut(wish);
   if (!outcome.ok) return outcome;
   const { plan, quality, method } = outcome.value;
   return accepted({ plan, built: asBuilt(plan, circuit), planKept: false, quality, method });

@@ -22,7 +22,7 @@ import { BRIGHTNESS_WORDS } from '@/messages/names';
 import { fieldValue, kindWords, TURNED_FIELDS, type FieldWords } from '@/messages/parts';
 import { Note } from '@/ui/Note';
 import { shownFigure } from './figures';
-import { useAsked } from './useAsked';
+import { useAsked } from '@/features/asking/useAsked';
 import type { CoreApi } from '@/workers/coreApi';
 import type { Remote } from 'comlink';
 

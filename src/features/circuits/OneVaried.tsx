@@ -12,7 +12,7 @@ import { Note } from '@/ui/Note';
 import type { CoreApi } from '@/workers/coreApi';
 import { shownFigure } from './figures';
 import { Shown } from './Shown';
-import { useAsked } from './useAsked';
+import { useAsked } from '@/features/asking/useAsked';
 
 interface Varied {
   readonly part: Part;

@@ -22,7 +22,7 @@ import { Note } from '@/ui/Note';
 import type { CoreApi } from '@/workers/coreApi';
 import { shownFigure, tellingNodes, tellingParts } from './figures';
 import { Shown } from './Shown';
-import { useAsked } from './useAsked';
+import { useAsked } from '@/features/asking/useAsked';
 import { Working } from './Working';
 
 interface Question {

@@ -3,7 +3,7 @@ import type { Circuit, LampSorts, Placement, Plan } from '@/core';
 import { holeName } from '@/messages/holes';
 import { capital, legName, partName } from '@/messages/names';
 import { BoardGround } from './BoardGround';
-import { at, atHole, extentOf, heldFor, UNIT, type Held } from './geometry';
+import { at, atHole, extentOf, UNIT, viewOf, type View } from './geometry';
 import { DRAWN } from './palette';
 import { PlacedDrawing } from './PlacedDrawing';
 
@@ -13,7 +13,7 @@ export interface BoardDrawingProps {
   readonly sorts: LampSorts;
   readonly title: string;
   /** Held upright, or turned a quarter so that row 1 lies at the left. */
-  readonly held?: Held;
+  readonly held?: 'upright' | 'flat';
   /** All rows of the board, or only as many as are used. */
   readonly whole?: boolean;
   /** Parts drawn in full; the others are ghosted. Left out, all are. */
@@ -29,14 +29,14 @@ export interface BoardDrawingProps {
 /** The plan on its board. With `onPick` every part can be reached, picked up and moved. */
 export function BoardDrawing(props: BoardDrawingProps) {
   const { plan, whole = false, title, svgRef, ringed, placed } = props;
-  const held = heldFor(plan, props.held ?? 'upright');
+  const view = viewOf(plan, props.held ?? 'upright');
   const extent = extentOf(plan, whole);
   const corners = [
-    at({ x: extent.left, y: extent.top }, held),
-    at({ x: extent.right, y: extent.foot }, held),
+    at({ x: extent.left, y: extent.top }, view),
+    at({ x: extent.right, y: extent.foot }, view),
   ];
   const width = Math.max(...corners.map(({ x }) => x)) + 1.1 * UNIT;
-  const height = Math.max(...corners.map(({ y }) => y)) + (held === 'flat' ? 1.1 : 0.5) * UNIT;
+  const height = Math.max(...corners.map(({ y }) => y)) + (view === 'flat' ? 1.1 : 0.5) * UNIT;
   return (
     <svg
       ref={svgRef}
@@ -47,12 +47,12 @@ export function BoardDrawing(props: BoardDrawingProps) {
       aria-label={title}
       fontFamily="'Atkinson Hyperlegible Next Variable', sans-serif"
     >
-      <BoardGround plan={plan} extent={extent} held={held} />
+      <BoardGround plan={plan} extent={extent} view={view} />
       {plan.placements.map((placement) => (
         <Placed
           key={placement.part}
           {...props}
-          held={held}
+          view={view}
           placement={placement}
           ghost={placed !== undefined && !placed.has(placement.part)}
           ring={ringed?.has(placement.part) ?? false}
@@ -62,15 +62,15 @@ export function BoardDrawing(props: BoardDrawingProps) {
   );
 }
 
-type PlacedProps = BoardDrawingProps & { placement: Placement; ghost: boolean; ring: boolean; held: Held };
+type PlacedProps = BoardDrawingProps & { placement: Placement; ghost: boolean; ring: boolean; view: View };
 
 function Placed(props: PlacedProps) {
-  const { plan, placement, circuit, sorts, picked, onPick, onKey, ghost, ring, held } = props;
+  const { plan, placement, circuit, sorts, picked, onPick, onKey, ghost, ring, view } = props;
   const isPicked = picked === placement.part;
   const drawing = (
-    <PlacedDrawing plan={plan} placement={placement} circuit={circuit} sorts={sorts} held={held} />
+    <PlacedDrawing plan={plan} placement={placement} circuit={circuit} sorts={sorts} view={view} />
   );
-  const rings = ring && <Rings plan={plan} placement={placement} held={held} />;
+  const rings = ring && <Rings plan={plan} placement={placement} view={view} />;
   if (!onPick) {
     return (
       <g opacity={ghost ? 0.22 : 1}>
@@ -91,11 +91,11 @@ function Placed(props: PlacedProps) {
       onFocus={() => onPick(placement.part)}
       onKeyDown={(event) => onKey?.(placement.part, event)}
     >
-      {isPicked && <Halo plan={plan} placement={placement} held={held} />}
+      {isPicked && <Halo plan={plan} placement={placement} view={view} />}
       {drawing}
       {rings}
       {Object.entries(placement.legs).map(([pin, hole]) => {
-        const { x, y } = atHole(plan, hole, held);
+        const { x, y } = atHole(plan, hole, view);
         return (
           <circle
             key={pin}
@@ -123,12 +123,12 @@ function describe(placement: Placement): string {
 interface At {
   readonly plan: Plan;
   readonly placement: Placement;
-  readonly held: Held;
+  readonly view: View;
 }
 
 /** A soft outline from leg to leg: what is picked up. */
-function Halo({ plan, placement, held }: At) {
-  const ends = Object.values(placement.legs).map((hole) => atHole(plan, hole, held));
+function Halo({ plan, placement, view }: At) {
+  const ends = Object.values(placement.legs).map((hole) => atHole(plan, hole, view));
   const [a, b] = [ends[0], ends[ends.length - 1]];
   if (!a || !b) return null;
   return (
@@ -145,9 +145,9 @@ function Halo({ plan, placement, held }: At) {
   );
 }
 
-function Rings({ plan, placement, held }: At) {
+function Rings({ plan, placement, view }: At) {
   return Object.values(placement.legs).map((hole) => {
-    const { x, y } = atHole(plan, hole, held);
+    const { x, y } = atHole(plan, hole, view);
     return <circle key={hole} cx={x} cy={y} r="9" fill="none" stroke={DRAWN.plus} strokeWidth="2.4" />;
   });
 }

@@ -12,12 +12,9 @@ export function CardGround({ plan, extent }: { plan: Plan; extent: Extent }) {
     .flatMap((name) => holeOf(board, name) ?? []);
   const strips = new Map<string, { x: number; y: number }[]>();
   for (const hole of used) strips.set(hole.strip, [...(strips.get(hole.strip) ?? []), hole]);
-  const [from, to] = [
-    at({ x: -0.9, y: extent.top - 0.4 }),
-    at({ x: extent.right - 1, y: extent.foot - 0.2 }),
-  ];
+  const [from, to] = [at({ x: -1, y: extent.top - 0.4 }), at({ x: extent.right - 1, y: extent.foot - 0.2 })];
   const minus = holeOf(board, 'M0')!;
-  const cell = at({ x: 0, y: minus.y / 2 });
+  const cell = at({ x: 0.4, y: minus.y / 2 });
   return (
     <>
       <rect

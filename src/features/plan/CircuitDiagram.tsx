@@ -115,5 +115,11 @@ function labelOf(part: Part, sorts: LampSorts): string[] {
 
 function figureOf(figure: { volts: number; amps: number } | undefined): string[] {
   if (!figure) return [];
-  return [formatQuantity(Math.abs(figure.volts), 'V'), formatQuantity(Math.abs(figure.amps), 'A')];
+  const volts = Math.abs(figure.volts);
+  const amps = Math.abs(figure.amps);
+  // What no meter shows is left out: a closed switch, a blocking lamp.
+  return [
+    ...(volts > 1e-5 ? [formatQuantity(volts, 'V')] : []),
+    amps > 1e-7 ? formatQuantity(amps, 'A') : 'no current',
+  ];
 }

@@ -1,5 +1,5 @@
 import type { LampType } from '@/core';
-import { UNIT, type Held, type Point } from './geometry';
+import { UNIT, type View, type Point } from './geometry';
 import { Label } from './Label';
 import { DRAWN, LAMP_DRAWN } from './palette';
 
@@ -10,19 +10,21 @@ interface Props {
   readonly name: string;
   readonly type: LampType;
   readonly longHole: string;
-  readonly held: Held;
+  readonly view: View;
   /** Standing over its holes, as on a soldered board, not bent to the side of them. */
   readonly standing: boolean;
   readonly brief: boolean;
+  /** Whether there is room to say which hole the long leg is in. */
+  readonly marked: boolean;
 }
 
 /** A lamp from above: its round body with the flat edge towards the short leg, and a letter for its colour. */
-export function LampDrawing({ ends, name, type, longHole, held, standing, brief }: Props) {
+export function LampDrawing({ ends, name, type, longHole, view, standing, brief, marked }: Props) {
   const { fill, ink, letter } = LAMP_DRAWN[type];
   const [anode, cathode] = ends as [Point, Point];
   const away = standing
     ? { x: 0, y: 0 }
-    : held === 'flat'
+    : view === 'flat'
       ? { x: 0, y: UNIT * 1.45 }
       : { x: UNIT * 1.45, y: 0 };
   const middle = { x: (anode.x + cathode.x) / 2 + away.x, y: (anode.y + cathode.y) / 2 + away.y };
@@ -51,12 +53,12 @@ export function LampDrawing({ ends, name, type, longHole, held, standing, brief 
       </text>
       <Label
         place={
-          held === 'flat' && !standing
+          view === 'flat' && !standing
             ? { x: middle.x - 8, y: middle.y + 22 }
             : { x: middle.x + 15, y: middle.y + (brief ? 4 : -1) }
         }
         first={brief ? name : `${name} ${type}`}
-        {...(brief ? {} : { second: `long leg ${longHole}` })}
+        {...(brief || !marked ? {} : { second: `long leg ${longHole}` })}
       />
     </>
   );

@@ -1,4 +1,4 @@
-import { UNIT, type Held, type Point } from './geometry';
+import { UNIT, type View, type Point } from './geometry';
 import { beside, Label } from './Label';
 import { DRAWN, LAMP_DRAWN } from './palette';
 
@@ -76,14 +76,14 @@ export function ButtonDrawing({ ends, label }: Props) {
 export function ThreeColourDrawing({
   ends,
   name,
-  held,
+  view,
 }: {
   ends: readonly Point[];
   name: string;
-  held: Held;
+  view: View;
 }) {
   const [first, last] = [ends[0]!, ends[ends.length - 1]!];
-  const away = held === 'flat' ? { x: 0, y: UNIT * 1.7 } : { x: UNIT * 1.7, y: 0 };
+  const away = view === 'flat' ? { x: 0, y: UNIT * 1.7 } : { x: UNIT * 1.7, y: 0 };
   const middle = { x: (first.x + last.x) / 2 + away.x, y: (first.y + last.y) / 2 + away.y };
   const letters = ['R', '', 'G', 'B'];
   return (

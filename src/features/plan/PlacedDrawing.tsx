@@ -12,7 +12,7 @@ import {
 } from '@/core';
 import { LampDrawing } from './LampDrawing';
 import { ChipDrawing, ButtonDrawing, KnobDrawing, ThreeColourDrawing, ZenerDrawing } from './OtherDrawings';
-import { atHole, type Held, type Point } from './geometry';
+import { atHole, type View, type Point } from './geometry';
 import { beside, Label } from './Label';
 import { DRAWN, WIRE_COLOURS } from './palette';
 import { LyingResistor } from './ResistorDrawing';
@@ -22,31 +22,31 @@ interface Props {
   readonly placement: Placement;
   readonly circuit: Circuit;
   readonly sorts: LampSorts;
-  readonly held: Held;
+  readonly view: View;
 }
 
 /** Boards with more pieces carry names only; the card and the list carry the values. */
 const LABELLED_MOST = 26;
 
 /** One part or jumper as it sits in its holes. */
-export function PlacedDrawing({ plan, placement, circuit, sorts, held }: Props) {
+export function PlacedDrawing({ plan, placement, circuit, sorts, view }: Props) {
   const body = bodiesOf(circuit).find(({ id }) => id === placement.part);
-  const ends = Object.values(placement.legs).map((hole) => atHole(plan, hole, held));
+  const ends = Object.values(placement.legs).map((hole) => atHole(plan, hole, view));
   const stand = placement.standIn;
   const name = placement.part;
   const brief = plan.placements.length > LABELLED_MOST;
   if (placement.kind === 'jumper' || stand?.kind === 'wire') {
     return <Wire plan={plan} ends={ends} placement={placement} />;
   }
-  if (body?.kind === 'supply') return <Leads plan={plan} placement={placement} held={held} />;
-  if (body?.kind === 'rgb') return <ThreeColourDrawing ends={ends} name={name} held={held} />;
+  if (body?.kind === 'supply') return <Leads plan={plan} placement={placement} view={view} />;
+  if (body?.kind === 'rgb') return <ThreeColourDrawing ends={ends} name={name} view={view} />;
   const part = body?.parts[0];
   if (part?.kind === 'resistor') {
     return <PlacedResistor part={part} placement={placement} ends={ends} brief={brief} />;
   }
   if (part?.kind === 'led') {
     const type = sorts[name] ?? 'red';
-    return <PlacedLamp plan={plan} placement={placement} ends={ends} type={type} held={held} brief={brief} />;
+    return <PlacedLamp plan={plan} placement={placement} ends={ends} type={type} view={view} brief={brief} />;
   }
   return part ? <OtherDrawing part={part} ends={ends} brief={brief} /> : null;
 }
@@ -73,11 +73,11 @@ interface LampProps {
   readonly placement: Placement;
   readonly ends: readonly Point[];
   readonly type: LampType;
-  readonly held: Held;
+  readonly view: View;
   readonly brief: boolean;
 }
 
-function PlacedLamp({ plan, placement, ends, type, held, brief }: LampProps) {
+function PlacedLamp({ plan, placement, ends, type, view, brief }: LampProps) {
   const standing = boardOf(plan).copper !== 'rows';
   const { standIn } = placement;
   return (
@@ -86,9 +86,10 @@ function PlacedLamp({ plan, placement, ends, type, held, brief }: LampProps) {
       name={placement.part}
       type={standIn?.kind === 'led' ? standIn.type : type}
       longHole={placement.legs['anode']!}
-      held={held}
+      view={view}
       standing={standing}
       brief={brief || standing}
+      marked={plan.placements.filter(({ legs }) => 'anode' in legs).length <= 2}
     />
   );
 }
@@ -143,14 +144,14 @@ function Wire({ plan, ends, placement }: { plan: Plan; ends: readonly Point[]; p
 }
 
 /** The battery's two leads, coming in from the edge of the board. */
-function Leads({ plan, placement, held }: { plan: Plan; placement: Placement; held: Held }) {
+function Leads({ plan, placement, view }: { plan: Plan; placement: Placement; view: View }) {
   const { copper, rails } = boardOf(plan);
   if (copper === 'tapes') return null;
-  const [plus, minus] = ['plus', 'minus'].map((pin) => atHole(plan, placement.legs[pin]!, held)) as [
+  const [plus, minus] = ['plus', 'minus'].map((pin) => atHole(plan, placement.legs[pin]!, view)) as [
     Point,
     Point,
   ];
-  const railed = rails.length > 0 && held === 'upright';
+  const railed = rails.length > 0 && view === 'plain';
   const ends = [
     { place: plus, colour: WIRE_COLOURS.red, mark: '+' },
     { place: minus, colour: WIRE_COLOURS.black, mark: '−' },

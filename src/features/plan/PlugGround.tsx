@@ -1,31 +1,31 @@
 import { boardHoles, boardOf, type BoardSpec, type Plan } from '@/core';
-import { at, PLUG_WIDTH, type Held } from './geometry';
+import { at, PLUG_WIDTH, type View } from './geometry';
 import { DRAWN } from './palette';
 
 interface Props {
   readonly plan: Plan;
   readonly rows: number;
-  readonly held: Held;
+  readonly view: View;
 }
 
 /** A plug-in board: its outline, trench, rails, holes and their names. */
-export function PlugGround({ plan, rows, held }: Props) {
+export function PlugGround({ plan, rows, view }: Props) {
   const board = boardOf(plan);
   const railed = board.rails.length > 0;
   const holes = boardHoles(board).filter((hole) => hole.row <= rows);
   const [left, right] = railed ? [-0.9, PLUG_WIDTH + 0.9] : [2, 15];
   return (
     <>
-      <Box from={{ x: left, y: -0.6 }} to={{ x: right, y: rows + 1.3 }} held={held} fill={DRAWN.board} edge />
-      <Box from={{ x: 7.9, y: -0.55 }} to={{ x: 9.1, y: rows + 1.25 }} held={held} fill={DRAWN.trench} />
-      {railed && <RailLines board={board} rows={rows} held={held} />}
+      <Box from={{ x: left, y: -0.6 }} to={{ x: right, y: rows + 1.3 }} view={view} fill={DRAWN.board} edge />
+      <Box from={{ x: 7.9, y: -0.55 }} to={{ x: 9.1, y: rows + 1.25 }} view={view} fill={DRAWN.trench} />
+      {railed && <RailLines board={board} rows={rows} view={view} />}
       {holes.map((hole) => {
-        const { x, y } = at(hole, held);
+        const { x, y } = at(hole, view);
         return (
           <rect key={hole.name} x={x - 2.4} y={y - 2.4} width="4.8" height="4.8" rx="0.8" fill={DRAWN.hole} />
         );
       })}
-      <Names board={board} rows={rows} held={held} />
+      <Names board={board} rows={rows} view={view} />
     </>
   );
 }
@@ -35,17 +35,17 @@ type Corner = Parameters<typeof at>[0];
 function Box({
   from,
   to,
-  held,
+  view,
   fill,
   edge = false,
 }: {
   from: Corner;
   to: Corner;
-  held: Held;
+  view: View;
   fill: string;
   edge?: boolean;
 }) {
-  const [a, b] = [at(from, held), at(to, held)];
+  const [a, b] = [at(from, view), at(to, view)];
   return (
     <rect
       x={Math.min(a.x, b.x)}
@@ -60,7 +60,7 @@ function Box({
 }
 
 /** One line beside each rail, broken where the rail is split. */
-function RailLines({ board, rows, held }: { board: BoardSpec; rows: number; held: Held }) {
+function RailLines({ board, rows, view }: { board: BoardSpec; rows: number; view: View }) {
   const lines = [
     { x: -0.45, colour: DRAWN.plus },
     { x: 1.45, colour: DRAWN.minus },
@@ -77,7 +77,7 @@ function RailLines({ board, rows, held }: { board: BoardSpec; rows: number; held
       : [[0.8, rows + 0.2]];
   return lines.flatMap(({ x, colour }) =>
     spans.map(([low, high]) => {
-      const [from, to] = [at({ x, y: low! }, held), at({ x, y: high! }, held)];
+      const [from, to] = [at({ x, y: low! }, view), at({ x, y: high! }, view)];
       return (
         <line
           key={`${x} ${low}`}
@@ -93,14 +93,14 @@ function RailLines({ board, rows, held }: { board: BoardSpec; rows: number; held
   );
 }
 
-function Names({ board, rows, held }: { board: BoardSpec; rows: number; held: Held }) {
+function Names({ board, rows, view }: { board: BoardSpec; rows: number; view: View }) {
   const columns = boardHoles(board).filter((hole) => hole.row === 1);
   const numbered = Array.from({ length: rows }, (_, i) => i + 1).filter((r) => r === 1 || r % 5 === 0);
-  const flat = held === 'flat';
+  const flat = view === 'flat';
   return (
     <g fontSize="9.5" fill={DRAWN.soft} textAnchor="middle" fontFamily="inherit">
       {columns.map((hole) => {
-        const place = at({ x: hole.x, y: 0.1 }, held);
+        const place = at({ x: hole.x, y: 0.1 }, view);
         return (
           <text key={hole.name} x={place.x} y={place.y + (flat ? 3.4 : 0)}>
             {hole.rail ? hole.column.replace('-', '−').slice(1) : hole.column}
@@ -108,7 +108,7 @@ function Names({ board, rows, held }: { board: BoardSpec; rows: number; held: He
         );
       })}
       {numbered.map((row) => {
-        const place = at({ x: 2.2, y: row }, held);
+        const place = at({ x: 2.2, y: row }, view);
         return (
           <text key={row} x={place.x} y={place.y + 3.4}>
             {row}

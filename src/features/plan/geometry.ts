@@ -14,7 +14,10 @@ export const UNIT = 18;
 const LEFT = 1.1;
 const TOP = 1.7;
 
-export type Held = 'upright' | 'flat';
+/**
+ * How a board's pitches turn into places: as they are; a quarter round, row 1 at the left; or strips running down.
+ */
+export type View = 'plain' | 'flat' | 'down';
 
 export interface Point {
   readonly x: number;
@@ -24,29 +27,37 @@ export interface Point {
 /** Pitches across the widest row of a plug-in board, rails included. */
 export const PLUG_WIDTH = 17;
 
-/** The place of a hole; a board held flat is turned a quarter, row 1 at the left. */
-export function at(hole: Pick<Hole, 'x' | 'y'>, held: Held = 'upright'): Point {
-  return held === 'upright'
-    ? { x: (hole.x + LEFT) * UNIT, y: (hole.y + TOP) * UNIT }
-    : { x: (hole.y + LEFT) * UNIT, y: (PLUG_WIDTH - hole.x + TOP) * UNIT };
+/** The place of a hole in the drawing. */
+export function at(hole: Pick<Hole, 'x' | 'y'>, view: View = 'plain'): Point {
+  switch (view) {
+    case 'plain':
+      return { x: (hole.x + LEFT) * UNIT, y: (hole.y + TOP) * UNIT };
+    case 'flat':
+      return { x: (hole.y + LEFT) * UNIT, y: (PLUG_WIDTH - hole.x + TOP) * UNIT };
+    case 'down':
+      return { x: (hole.y + LEFT) * UNIT, y: (hole.x + TOP) * UNIT };
+  }
 }
 
-/** Only plug-in boards are turned: strips and tapes are drawn as the card speaks of them. */
-export function heldFor(plan: Plan, held: Held): Held {
-  return boardOf(plan).copper === 'rows' ? held : 'upright';
+/** How a board is drawn when it is held upright or flat: upright, all of them are taller than wide. */
+export function viewOf(plan: Plan, held: 'upright' | 'flat'): View {
+  const { copper } = boardOf(plan);
+  if (copper === 'rows') return held === 'flat' ? 'flat' : 'plain';
+  if (copper === 'tapes') return 'plain';
+  return held === 'flat' ? 'plain' : 'down';
 }
 
-export function atHole(plan: Plan, name: HoleName, held: Held = 'upright'): Point {
+export function atHole(plan: Plan, name: HoleName, view: View = 'plain'): Point {
   const hole = holeOf(boardOf(plan), name);
-  return hole ? at(hole, held) : { x: 0, y: 0 };
+  return hole ? at(hole, view) : { x: 0, y: 0 };
 }
 
 /** The hole nearest to a place in the drawing, if one is close. */
-export function nearestHole(plan: Plan, place: Point, held: Held = 'upright'): Hole | undefined {
+export function nearestHole(plan: Plan, place: Point, view: View = 'plain'): Hole | undefined {
   let best: Hole | undefined;
   let distance = UNIT * (boardOf(plan).copper === 'tapes' ? 2.5 : 1.2);
   for (const hole of boardHoles(boardOf(plan))) {
-    const { x, y } = at(hole, held);
+    const { x, y } = at(hole, view);
     const away = Math.hypot(x - place.x, y - place.y);
     if (away < distance) {
       best = hole;

@@ -1,7 +1,7 @@
 import { drag, pointer, select } from 'd3';
 import { useEffect, useRef } from 'react';
 import { moveLeg, shiftPart, stepsBetween, type Outcome, type Plan } from '@/core';
-import { atHole, nearestHole, type Held as HeldBoard, type Point } from './geometry';
+import { atHole, nearestHole, type View, type Point } from './geometry';
 
 interface Held {
   readonly part: string;
@@ -12,7 +12,7 @@ interface Held {
 
 interface Handlers {
   readonly plan: Plan;
-  readonly held: HeldBoard;
+  readonly view: View;
   onPick(part: string): void;
   /** A plan while the part is in the hand, or the refusal of the board. */
   onHover(moved: Outcome<Plan>): void;
@@ -44,7 +44,7 @@ export function useBoardDrag(handlers: Handlers) {
         latest.current.onPick(part);
       })
       .on('drag', (event: { sourceEvent: MouseEvent }) => {
-        const moved = held && movedTo(held, place(event.sourceEvent), latest.current.held);
+        const moved = held && movedTo(held, place(event.sourceEvent), latest.current.view);
         if (moved) latest.current.onHover(moved);
       })
       .on('end', () => {
@@ -64,11 +64,7 @@ function partUnder(target: EventTarget | null): string | undefined {
   return group?.getAttribute('data-part') ?? undefined;
 }
 
-function movedTo(
-  { part, pin, start, plan }: Held,
-  place: Point,
-  board: HeldBoard,
-): Outcome<Plan> | undefined {
+function movedTo({ part, pin, start, plan }: Held, place: Point, board: View): Outcome<Plan> | undefined {
   if (pin !== undefined) {
     const hole = nearestHole(plan, place, board);
     return hole && moveLeg(plan, part, pin, hole.name);

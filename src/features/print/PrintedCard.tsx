@@ -7,10 +7,21 @@ import { PrintButton } from './PrintButton';
 import './print.css';
 
 /** The build card on one page: the board, the steps with boxes to tick, cautions at their steps. */
-export function PrintedCard({ title, story, sheet }: { title: string; story: string; sheet: Sheet }) {
+export function PrintedCard({
+  title,
+  story,
+  sheet,
+  large = false,
+}: {
+  title: string;
+  story: string;
+  sheet: Sheet;
+  /** For those who read from a distance, or badly. */
+  large?: boolean;
+}) {
   const start = sheet.cautions.filter(({ place }) => place === 'start' || place === 'kit');
   return (
-    <article className="printed">
+    <article className={large ? 'printed large' : 'printed'}>
       <header className="ruled-head">
         <h1>{title}</h1>
         <PrintButton />

@@ -17,7 +17,7 @@ import {
   type Sheet,
 } from '@/core';
 import { BoardDrawing } from '@/features/plan/BoardDrawing';
-import { heldFor, type Held } from '@/features/plan/geometry';
+import { viewOf, type View } from '@/features/plan/geometry';
 import { useBoardDrag } from '@/features/plan/useBoardDrag';
 import { sentence } from '@/messages/findings';
 import { BOARD_SHORT, capital, checkpointName, partName } from '@/messages/names';
@@ -34,10 +34,10 @@ interface Props {
 /** The board as it stands, in view at every stage: parts can be picked up, moved, turned and replaced. */
 export function BoardPanel({ sheet, trial, picked, onPick }: Props) {
   const plan = trial.plan ?? sheet.plan;
-  const held = heldFor(plan, sheet.build.held);
+  const view = viewOf(plan, sheet.build.held);
   const svg = useBoardDrag({
     plan,
-    held,
+    view,
     onPick,
     onHover: (moved) => trial.edit(moved, true),
     onDrop: trial.drop,
@@ -45,7 +45,7 @@ export function BoardPanel({ sheet, trial, picked, onPick }: Props) {
   const act = actionsFor(trial, plan);
   const key = (part: string, event: KeyboardEvent) => {
     const leg = event.shiftKey;
-    const step = stepFor(event.key, held);
+    const step = stepFor(event.key, view);
     if (step && leg) act.nudgeLeg(part, step[0]!, step[1]!);
     else if (step) trial.edit(shiftPart(plan, part, step[0]!, step[1]!));
     else if (event.key === 't') act.turn(part);
@@ -65,7 +65,7 @@ export function BoardPanel({ sheet, trial, picked, onPick }: Props) {
         plan={plan}
         circuit={sheet.circuit}
         sorts={sheet.sorts}
-        held={held}
+        held={sheet.build.held}
         title="The plan on the board"
         picked={picked}
         onPick={onPick}
@@ -85,11 +85,11 @@ export function BoardPanel({ sheet, trial, picked, onPick }: Props) {
 }
 
 /** Which way an arrow key moves a part: the board may be held flat. */
-function stepFor(key: string, held: Held): readonly [number, number] | undefined {
+function stepFor(key: string, view: View): readonly [number, number] | undefined {
   const steps = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] } as const;
   const step = key in steps ? steps[key as keyof typeof steps] : undefined;
-  if (!step || held === 'upright') return step;
-  return [step[1], -step[0]];
+  if (!step || view === 'plain') return step;
+  return view === 'flat' ? [step[1], -step[0]] : [step[1], step[0]];
 }
 
 function isWire(plan: Sheet['plan'], part: string): boolean {
@@ -161,8 +161,7 @@ function WhatHappens({
       <div className="verdict-line">
         <StatusMark status={bad ? 'off' : 'right'} size={13} />
         <div>
-          <strong>{bad ? 'Not as planned.' : 'Right.'}</strong>{' '}
-          {built.findings.map(sentence).map(capital).join(' ')}
+          <strong>{bad ? 'Not as planned.' : 'Right.'}</strong> {happening(built)}
           {!isTrial && <span className="small-print"> Pick up a part to see what a mistake would do.</span>}
           {isTrial && bad && (
             <span className="small-print"> Steps and checks stay with the plan that works.</span>
@@ -171,6 +170,30 @@ function WhatHappens({
       </div>
     </div>
   );
+}
+
+/** So many lamps are told of one by one. */
+const TOLD_MOST = 3;
+
+/** What happens, in sentences; lamps that all do well are told of together. */
+function happening({ findings, lamps }: AsBuilt): string {
+  const glowing = findings.filter(({ code }) => code === 'lamp-glow');
+  const told = glowing.length > TOLD_MOST ? findings.filter((f) => !glowing.includes(f)) : findings;
+  const amps = lamps
+    .filter(({ part }) => glowing.some((f) => 'part' in f.data && f.data.part === part))
+    .map((l) => l.amps);
+  const together =
+    told === findings
+      ? []
+      : [
+          `${glowing.length === lamps.length ? `All ${lamps.length}` : glowing.length} lamps are lit, with ${rangeWords(amps)} each.`,
+        ];
+  return [...told.map(sentence).map(capital), ...together].join(' ');
+}
+
+function rangeWords(amps: readonly number[]): string {
+  const [low, high] = [formatQuantity(Math.min(...amps), 'A'), formatQuantity(Math.max(...amps), 'A')];
+  return low === high ? low : `${low} to ${high}`;
 }
 
 /** What a meter would show at each checkpoint of the board as it stands, beside the band of a right build. */
@@ -183,7 +206,7 @@ function ReadingsNow({ sheet, built }: { sheet: Sheet; built: AsBuilt | undefine
         {sheet.expected.points.map((point) => {
           const checkpoint = sheet.checkpoints.find((c) => c.id === point.id)!;
           const part = solved?.parts[checkpoint.part];
-          const figure = part && (checkpoint.measure === 'volts' ? part.volts : part.amps);
+          const figure = part && (checkpoint.measure === 'volts' ? part.volts : Math.abs(part.amps));
           return (
             <tr key={point.id}>
               <th scope="row">{point.unit === 'A' ? 'current, no meter in' : checkpointName(point.id)}</th>

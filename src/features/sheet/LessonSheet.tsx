@@ -95,7 +95,7 @@ export function LessonSheet(props: LessonSheetProps) {
           )}
           <div className={refusals.length ? 'stage-view stale' : 'stage-view'}>
             <StageView
-              {...{ stage, sheet, content, trial, draws, surroundings }}
+              {...{ stage, sheet, content, trial, draws, surroundings, request }}
               lessonId={props.id}
               groups={props.groups}
               sessions={props.sessions}

@@ -4,7 +4,7 @@ import type { GivenSession } from './given';
 import { dayName } from '@/ui/dates';
 import { StatusMark } from '@/ui/StatusMark';
 
-export const STAGES = ['aim', 'parts', 'sums', 'plan', 'steps', 'checks', 'kit', 'class'] as const;
+export const STAGES = ['aim', 'parts', 'sums', 'plan', 'try', 'steps', 'checks', 'kit', 'class'] as const;
 export type Stage = (typeof STAGES)[number];
 
 export const STAGE_NAMES: Readonly<Record<Stage, string>> = {
@@ -12,6 +12,7 @@ export const STAGE_NAMES: Readonly<Record<Stage, string>> = {
   parts: 'Parts',
   sums: 'Sums',
   plan: 'Plan',
+  try: 'Dry run',
   steps: 'Steps',
   checks: 'Checks',
   kit: 'Kit',
@@ -48,6 +49,10 @@ export function StageMargin({ stage, sheet, sessions, trial, onStage }: Props) {
   );
 }
 
+function counted(count: number, name: string): string {
+  return `${count} ${name}${count === 1 ? '' : 's'}`;
+}
+
 function alarm(stage: Stage, sheet: Sheet | undefined, trial: boolean): boolean {
   if (stage === 'kit') return sheet?.kit.lines.some((line) => line.short > 0) ?? false;
   return stage === 'plan' && trial;
@@ -67,9 +72,11 @@ function headline(stage: Stage, sheet: Sheet | undefined, sessions: readonly Giv
     case 'sums':
       return sheet.sums
         ? `${formatOhms(sheet.sums.chosen)} → ${formatQuantity(sheet.sums.design.amps, 'A')}`
-        : `${sheet.steady.design.lamps.length} lamps, ${formatQuantity(sheet.steady.design.amps, 'A')}`;
+        : `${counted(sheet.steady.design.lamps.length, 'lamp')}, ${formatQuantity(sheet.steady.design.amps, 'A')}`;
     case 'plan':
-      return `${BOARD_SHORT[choiceOf(sheet.plan.board)]}, ${sheet.plan.placements.length - 1} pieces`;
+      return `${BOARD_SHORT[choiceOf(sheet.plan.board)]}, ${counted(sheet.plan.placements.length - 1, 'piece')}`;
+    case 'try':
+      return 'where nothing burns';
     case 'steps':
       return `${sheet.steps.length} steps, ${Math.round(sheet.minutes)} min`;
     case 'checks':

@@ -1,4 +1,4 @@
-import type { Sheet } from '@/core';
+import type { Sheet, SheetRequest } from '@/core';
 import type { SheetSurroundings } from '@/server/lessonSheet';
 import type { LessonContent } from '@/server/repositories/lessons';
 import type { GivenSession, GroupChoice } from './given';
@@ -9,6 +9,7 @@ import { ClassStage } from './stages/ClassStage';
 import { KitStage } from './stages/KitStage';
 import { PartsStage } from './stages/PartsStage';
 import { PlanStage } from './stages/PlanStage';
+import { TryStage } from './dryRun/TryStage';
 import { StepsStage } from './stages/StepsStage';
 import { SumsStage } from './sums/SumsStage';
 import type { Trial } from './useTrial';
@@ -19,6 +20,7 @@ interface Props {
   readonly content: LessonContent;
   readonly trial: Trial;
   readonly draws: number;
+  readonly request: SheetRequest;
   readonly surroundings: SheetSurroundings;
   readonly lessonId: number;
   readonly groups: readonly GroupChoice[];
@@ -60,8 +62,17 @@ export function StageView(props: Props) {
           onChoice={props.onChoice}
         />
       );
+    case 'try':
+      return <TryStage sheet={sheet} request={props.request} shelf={surroundings.shelf} style={style} />;
     case 'steps':
-      return <StepsStage sheet={sheet} printHref={`/print/${lessonId}/card`} onRing={props.onPick} />;
+      return (
+        <StepsStage
+          sheet={sheet}
+          title={content.title}
+          printHref={`/print/${lessonId}/card`}
+          onRing={props.onPick}
+        />
+      );
     case 'checks':
       return <ChecksStage sheet={sheet} draws={props.draws} printHref={`/print/${lessonId}/checks`} />;
     case 'kit':

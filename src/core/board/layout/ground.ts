@@ -9,13 +9,25 @@ export class Ground {
   private readonly stageAt: Int32Array;
   private readonly grounds = new Map<number, { left: number; right: number; top: number; foot: number }>();
 
-  constructor(private readonly lattice: Lattice) {
+  /** The lowest row that each band of stages reaches. */
+  private readonly feet: number[] = [];
+
+  constructor(
+    private readonly lattice: Lattice,
+    private readonly perBand = Infinity,
+  ) {
     this.stageAt = new Int32Array(lattice.holes.length).fill(-1);
   }
 
   /** Whether a hole lies in the ground of another stage. */
   isForeign(hole: number, stage: number): boolean {
     return this.stageAt[hole]! >= 0 && this.stageAt[hole] !== stage;
+  }
+
+  /** Whether a hole lies above where the band of a stage may begin. */
+  isAboveBand(hole: number, stage: number): boolean {
+    const before = this.feet[Math.floor(stage / this.perBand) - 1];
+    return before !== undefined && this.lattice.holes[hole]!.y < before;
   }
 
   /**
@@ -36,6 +48,8 @@ export class Ground {
       foot: Math.max(...ys),
     };
     this.grounds.set(stage, ground);
+    const band = Math.floor(stage / this.perBand);
+    this.feet[band] = Math.max(this.feet[band] ?? 0, ground.foot);
     lattice.holes.forEach(({ x, y }, i) => {
       if (y < ground.top || y > ground.foot || this.stageAt[i]! >= 0) return;
       const inside = plugged

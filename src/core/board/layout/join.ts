@@ -120,14 +120,22 @@ function wireCost(occupancy: Occupancy, a: number, b: number, links: readonly Li
     if (link.net === net && board.copper === 'pads') continue;
     if (crosses(from, to, holes[link.a]!, holes[link.b]!)) cost += WEIGHTS.crossing;
   }
-  if (from.y === to.y && board.copper === 'rows') {
-    const [left, right] = [Math.min(from.x, to.x), Math.max(from.x, to.x)];
-    for (const hole of occupancy.lattice.members[occupancy.lattice.strip[b]!]!) {
-      const { x } = holes[hole]!;
-      if (x > left && x < right && !occupancy.isFree(hole)) cost += WEIGHTS.overBody;
-    }
+  return board.copper === 'pads' ? cost : cost + WEIGHTS.overBody * coveredBetween(occupancy, a, b);
+}
+
+/** Holes under a straight wire that hold a leg or a part already. */
+function coveredBetween(occupancy: Occupancy, a: number, b: number): number {
+  const { lattice } = occupancy;
+  const [columns, ranks] = [lattice.columnOf, lattice.rankOf];
+  const [across, down] = [columns[b]! - columns[a]!, ranks[b]! - ranks[a]!];
+  if (columns[a]! < 0 || columns[b]! < 0 || (across !== 0 && down !== 0)) return 0;
+  let covered = 0;
+  const steps = Math.max(Math.abs(across), Math.abs(down));
+  for (let i = 1; i < steps; i++) {
+    const hole = lattice.at(columns[a]! + Math.sign(across) * i, ranks[a]! + Math.sign(down) * i);
+    if (hole >= 0 && !occupancy.isFree(hole)) covered++;
   }
-  return cost;
+  return covered;
 }
 
 /** Whether two straight wires cross or lie over each other, their ends not counted when they share one. */

@@ -24,6 +24,8 @@ export interface LayoutRequest {
   readonly spacing: Spacing;
   /** Pieces put there by hand, that stay where they are. */
   readonly keep?: readonly Placement[];
+  /** Stages side by side on a soldered board before the next row of them begins. */
+  readonly perBand?: number | undefined;
   /** Seed of the orders that are tried. */
   readonly seed?: number;
 }
@@ -83,7 +85,10 @@ function onBoard(request: LayoutRequest, wiring: Wiring, board: BoardSpec, anyWi
   for (const { method, order, spacing } of attempts(wiring, request, anyWillDo)) {
     // Stages among each other's rows are taken only where they do not fit one below the other.
     if (best && spacing !== request.spacing) break;
-    const made = new Placer({ lattice, wiring, spacing, netNumber, kept }, ways).run(order);
+    const made = new Placer(
+      { lattice, wiring, spacing, netNumber, kept, perBand: request.perBand },
+      ways,
+    ).run(order);
     left = Math.min(left, made.left.length);
     if (made.left.length) continue;
     const links = joinNets({

@@ -32,7 +32,7 @@ export class Placer {
     private readonly ways: Map<string, readonly Candidate[]>,
   ) {
     this.occupancy = new Occupancy(setting.lattice, setting.netNumber.size);
-    this.ground = new Ground(setting.lattice);
+    this.ground = new Ground(setting.lattice, setting.perBand);
     this.prices = new Prices(setting, this.occupancy, this.ground);
   }
 

@@ -14,6 +14,8 @@ export interface Setting {
   readonly netNumber: ReadonlyMap<string, number>;
   /** Holes of the things that stay where they were put by hand. */
   readonly kept: ReadonlyMap<string, readonly number[]>;
+  /** Stages side by side on a soldered board before the next row of them begins. */
+  readonly perBand?: number | undefined;
 }
 
 /** What it costs to put a leg into a hole, given what lies there already: mostly the wires it will need. */
@@ -58,6 +60,7 @@ export class Prices {
     const plugged = lattice.board.copper === 'rows';
     if (plugged && this.wantsWireHole(net, hole, joined) && occupancy.freeBeside(hole) < 2) return Infinity;
     const apart = this.setting.spacing === 'clear' && this.ground.isForeign(hole, stage);
+    if (!plugged && this.ground.isAboveBand(hole, stage)) return Infinity;
     const cost = apart ? WEIGHTS.mingled : 0;
     if (joined) return lattice.board.copper === 'strips' ? cost + this.alongStrip(hole) : cost;
     if (this.isRailed(net)) return cost + WEIGHTS.jumper + 2 * WEIGHTS.wire;

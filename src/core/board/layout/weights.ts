@@ -1,8 +1,8 @@
 /** What the layout minds, in the price of one jumper four. Wire is by the pitch, places by the row. */
 export const WEIGHTS = {
   jumper: 4,
-  wire: 0.15,
-  slant: 0.8,
+  wire: 0.25,
+  slant: 0.6,
   crossing: 2,
   /** A wire over the body of a part, each hole. */
   overBody: 0.4,

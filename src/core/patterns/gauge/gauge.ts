@@ -3,8 +3,15 @@ import { thresholds } from '../../answers/thresholds';
 import { LAMP_TYPES, type LampType } from '../../catalogue/lamps';
 import { valuesOf } from '../../catalogue/shelf';
 import { supplyFigures } from '../../catalogue/supplies';
-import { ZENER_TOLERANCE, ZENER_TYPES, ZENERS, type ZenerType } from '../../catalogue/zeners';
+import {
+  ZENER_TOLERANCE,
+  ZENER_TYPES,
+  ZENERS,
+  type ZenerFigures,
+  type ZenerType,
+} from '../../catalogue/zeners';
 import type { Part, PartOf } from '../../circuit/circuit';
+import { THERMAL_VOLTS } from '../../quantities/constants';
 import { Junction } from '../../devices/junction';
 import { finding, refused, type Outcome } from '../../findings/finding';
 import type { Design, Given, Pattern } from '../pattern';
@@ -41,7 +48,7 @@ export const gauge: Pattern<'gauge', GaugeParams, SteadySums> = {
     rungs: [
       { lamp: 'red', volts: 10.5 },
       { lamp: 'yellow', volts: 11.5 },
-      { lamp: 'yellow-green', volts: 12.5 },
+      { lamp: 'yellow-green', volts: 12 },
     ],
     amps: style.amps,
   }),
@@ -99,7 +106,7 @@ function rungFor(
   const figures = shelf.lamps[wish.lamp];
   const junction = new Junction(figures);
   const kneeWith = (type: ZenerType, ohms: number) =>
-    ZENERS[type].vz + junction.voltsAt(LIT_AMPS) + LIT_AMPS * ohms;
+    zenerVoltsAt(ZENERS[type], LIT_AMPS) + junction.voltsAt(LIT_AMPS) + LIT_AMPS * ohms;
   const values = valuesOf(shelf, params.values ?? style.values);
   const options = ZENER_TYPES.flatMap((zener) => {
     const headroom = freshVolts - ZENERS[zener].vz - junction.voltsAt(params.amps);
@@ -152,6 +159,11 @@ function rungFor(
       ],
     },
   };
+}
+
+/** Reverse volts of a zener at a current, off its exponential knee. */
+function zenerVoltsAt({ vz, iz, nz, rz }: ZenerFigures, amps: number): number {
+  return vz - nz * THERMAL_VOLTS * Math.log(iz / amps) - rz * (iz - amps);
 }
 
 /** Even where almost no volts are left, a resistor guards the lamp. */

@@ -78,11 +78,10 @@ function remarks(sums: SteadySums, { shelf, style }: Given): Finding[] {
   if (SUPPLIES[supply.kind].style === 'port' && most !== undefined && design.amps > most) {
     found.push(finding('supply-overloaded', { amps: design.amps, limit: most }, 'warning'));
   }
-  for (const type of new Set(Object.values(design.lamps).map((lamp) => lamp.type))) {
-    const { origin } = shelf.lamps[type];
-    if (origin === 'assumed' || origin === 'table') {
-      found.push(finding('assumed-figure', { lamp: type, origin }, 'note'));
-    }
+  for (const origin of ['assumed', 'table'] as const) {
+    const types = [...new Set(design.lamps.map((lamp) => lamp.type))];
+    const own = types.filter((type) => shelf.lamps[type].origin === origin);
+    if (own.length) found.push(finding('assumed-figure', { lamp: own.join('+'), origin }, 'note'));
   }
   return found;
 }

@@ -18,7 +18,7 @@ import { readFigure, refusal } from '@/features/sentence/readers';
 import { Choice, Typed } from '@/features/sentence/Words';
 import { SUPPLY_NAMES } from '@/messages/names';
 import type { CoreApi } from '@/workers/coreApi';
-import { useAsked } from '../useAsked';
+import { useAsked } from '@/features/asking/useAsked';
 import { Question, same } from './Question';
 
 type Asking = Parameters<typeof batteryLifeOf>;

@@ -13,7 +13,7 @@ import {
 } from '@/core';
 import { Choice, Typed } from '@/features/sentence/Words';
 import type { CoreApi } from '@/workers/coreApi';
-import { useAsked } from '../useAsked';
+import { useAsked } from '@/features/asking/useAsked';
 import { Question, same } from './Question';
 
 type Asking = Parameters<typeof thresholds>;

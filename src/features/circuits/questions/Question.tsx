@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import type { Outcome } from '@/core';
 import { screenSentence } from '@/messages/findings';
 import { Note } from '@/ui/Note';
-import type { Asked } from '../useAsked';
+import type { Asked } from '@/features/asking/useAsked';
 
 interface Props<T> {
   /** The question as a sentence whose underlined words are its inputs. */

@@ -15,7 +15,7 @@ import {
 import { readFigure } from '@/features/sentence/readers';
 import { Choice, Typed } from '@/features/sentence/Words';
 import type { CoreApi } from '@/workers/coreApi';
-import { useAsked } from '../useAsked';
+import { useAsked } from '@/features/asking/useAsked';
 import { Question, same } from './Question';
 
 type Asking = Parameters<typeof trimRange>;

@@ -1,57 +1,62 @@
 import { useState } from 'react';
-import Form from 'react-bootstrap/Form';
-import { cautionsAt, type Sheet } from '@/core';
-import { CAUTION_WORDS } from '@/messages/cautions';
-import { stepWords } from '@/messages/steps';
+import Button from 'react-bootstrap/Button';
+import { type Sheet } from '@/core';
+import { cardJson, cardMarkdown } from '@/messages/card';
+import { solderWords } from '@/messages/soldering';
+import { saveAs, slug } from '@/ui/download';
+import { OneStep } from '../steps/OneStep';
+import { StepList } from '../steps/StepList';
 
-/** The build card in order; ticking is for whoever builds the sample, and is not kept. */
-export function StepsStage({
-  sheet,
-  printHref,
-  onRing,
-}: {
-  sheet: Sheet;
-  printHref: string;
-  onRing: (part: string) => void;
-}) {
-  const [done, setDone] = useState<ReadonlySet<string>>(new Set());
-  const tick = (id: string) => {
-    const next = new Set(done);
-    if (!next.delete(id)) next.add(id);
-    setDone(next);
-  };
+interface Props {
+  readonly sheet: Sheet;
+  readonly title: string;
+  readonly printHref: string;
+  onRing(part: string): void;
+}
+
+/** The build card: all of it in order, or one step at a time for the bench; printed, large, or as a file. */
+export function StepsStage({ sheet, title, printHref, onRing }: Props) {
+  const [single, setSingle] = useState(false);
+  const name =
+    sheet.soldering.joints > 0
+      ? 'Solder card'
+      : sheet.steps.some((s) => s.action === 'lay-tape')
+        ? 'Craft card'
+        : 'Build card';
   return (
     <section className="ruled">
       <div className="ruled-head">
-        <h2>Build card: {Math.round(sheet.minutes)} minutes</h2>
-        <a className="btn btn-quiet btn-sm no-print" href={printHref} target="_blank" rel="noreferrer">
+        <h2>
+          {name}: {Math.round(sheet.minutes)} minutes
+        </h2>
+        <Button variant="quiet" size="sm" className="no-print" onClick={() => setSingle(!single)}>
+          {single ? 'All steps' : 'One step at a time'}
+        </Button>
+      </div>
+      {sheet.soldering.joints > 0 && <p className="small-print pt-2">{solderWords(sheet.soldering)}.</p>}
+      {single ? <OneStep sheet={sheet} /> : <StepList sheet={sheet} onRing={onRing} />}
+      <div className="button-row no-print">
+        <a className="btn btn-quiet btn-sm" href={printHref} target="_blank" rel="noreferrer">
           Print the card
         </a>
+        <a className="btn btn-quiet btn-sm" href={`${printHref}?size=large`} target="_blank" rel="noreferrer">
+          In large print
+        </a>
+        <Button
+          variant="quiet"
+          size="sm"
+          onClick={() => saveAs(`${slug(title)}-card.md`, 'text/markdown', cardMarkdown(title, sheet))}
+        >
+          Save as Markdown
+        </Button>
+        <Button
+          variant="quiet"
+          size="sm"
+          onClick={() => saveAs(`${slug(title)}-card.json`, 'application/json', cardJson(title, sheet))}
+        >
+          Save as JSON
+        </Button>
       </div>
-      <ol className="steps">
-        {sheet.steps.map((step) => {
-          const words = stepWords(step, sheet);
-          return (
-            <li key={step.id} className={step.action === 'gate' ? 'gate' : undefined}>
-              <Form.Check
-                id={`step-${step.id}`}
-                checked={done.has(step.id)}
-                onChange={() => tick(step.id)}
-                onFocus={() => 'part' in step && onRing(step.part)}
-                label={<strong>{words.title}</strong>}
-              />
-              {words.cue && <p className="cue">{words.cue}</p>}
-              <p>{words.detail}</p>
-              <p className="small-print">Why: {words.why}</p>
-              {cautionsAt(step, sheet.cautions, sheet.steps).map(({ code }) => (
-                <p key={code} className="caution-line">
-                  {CAUTION_WORDS[code]}
-                </p>
-              ))}
-            </li>
-          );
-        })}
-      </ol>
     </section>
   );
 }

@@ -13,7 +13,12 @@ import { MissingPage } from '@/ui/MissingPage';
 export const dynamic = 'force-dynamic';
 export const metadata = { title: 'Print' };
 
-export default async function PrintPage({ params }: { params: Promise<{ id: string; what: string }> }) {
+interface Asked {
+  readonly params: Promise<{ id: string; what: string }>;
+  readonly searchParams: Promise<{ size?: string }>;
+}
+
+export default async function PrintPage({ params, searchParams }: Asked) {
   const { id: text, what } = await params;
   const id = pageId(text);
   const held = id === undefined ? undefined : await orMissing(lesson(id));
@@ -27,7 +32,12 @@ export default async function PrintPage({ params }: { params: Promise<{ id: stri
   const sheet = makeSheet(requestFor(held, { ...around, draws: { ...around.draws, samples: DRAWS.rest } }));
   if (!sheet.ok) return <div className="page">{sentences(sheet.findings)}</div>;
   return what === 'card' ? (
-    <PrintedCard title={held.title} story={held.story} sheet={sheet.value} />
+    <PrintedCard
+      title={held.title}
+      story={held.story}
+      sheet={sheet.value}
+      large={(await searchParams).size === 'large'}
+    />
   ) : (
     <PrintedChecks title={held.title} sheet={sheet.value} group={group?.name ?? ''} students={students} />
   );

@@ -1,0 +1,218 @@
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import {
+  formatQuantity,
+  parseQuantity,
+  type DryRun,
+  type LampChange,
+  type Sheet,
+  type SheetRequest,
+} from '@/core';
+import { useAsked } from '@/features/asking/useAsked';
+import { CHANGE_WORDS, damageWords, ruinWords } from '@/messages/dryRun';
+import { BRIGHTNESS_WORDS, checkpointName, partName } from '@/messages/names';
+import { Note } from '@/ui/Note';
+
+/** What was said beforehand: about the lamp, and about the meter where somebody ventured a figure. */
+interface Said {
+  readonly for: string;
+  readonly change: LampChange;
+  readonly volts: number | undefined;
+}
+
+interface Question {
+  readonly sheet: Sheet;
+  readonly request: SheetRequest;
+}
+
+type Core = Parameters<Parameters<typeof useAsked<Question, DryRun[]>>[2]>[0];
+const ask = (core: Core, { sheet, request }: Question) => core.dryRuns(sheet, request);
+
+/** One mistake made on purpose: first what one expects, then what happens, why, and what a meter would read. */
+export function DamageSection({ sheet, request }: Question) {
+  const { reply, failure } = useAsked('careful', { sheet, request }, ask);
+  const [chosen, setChosen] = useState('');
+  const [said, setSaid] = useState<Said | undefined>();
+  const run = reply?.find((one) => keyOf(one) === chosen);
+  const told = said?.for === chosen;
+  return (
+    <section className="ruled">
+      <h2>Damage it on purpose</h2>
+      {failure && <Note kind="refusal">{failure}</Note>}
+      <Form.Group controlId="damage" className="pt-3">
+        <Form.Label>What goes wrong</Form.Label>
+        <Form.Select value={chosen} onChange={(event) => setChosen(event.target.value)}>
+          <option value="">{reply ? 'choose a mistake' : 'being worked out…'}</option>
+          {byPart(reply ?? []).map(([part, runs]) => (
+            <optgroup key={part} label={part}>
+              {runs.map((one) => (
+                <option key={keyOf(one)} value={keyOf(one)}>
+                  {damageWords(one)}
+                </option>
+              ))}
+            </optgroup>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      {run && !told && (
+        <Prediction
+          key={chosen}
+          run={run}
+          sheet={sheet}
+          onSay={(change, volts) => setSaid({ for: chosen, change, volts })}
+        />
+      )}
+      {run && told && <Outcome run={run} said={said} sheet={sheet} />}
+    </section>
+  );
+}
+
+/** Mistakes by the part that they are made with; those of the meter last. */
+function byPart(runs: readonly DryRun[]): [string, DryRun[]][] {
+  const groups = new Map<string, DryRun[]>();
+  for (const run of runs) {
+    const part = run.data.part === undefined ? 'the meter' : partName(run.data.part);
+    groups.set(part, [...(groups.get(part) ?? []), run]);
+  }
+  return [...groups];
+}
+
+function keyOf({ code, data }: DryRun): string {
+  return JSON.stringify([code, data]);
+}
+
+const CHANGES: readonly LampChange[] = ['dark', 'dimmer', 'as before', 'brighter', 'ruined'];
+
+/** The lamp that the question is about: the one that changes most, or the first. */
+function askedAbout({ lamps, data }: DryRun) {
+  return (
+    lamps.find(({ part }) => part === data.part) ??
+    lamps.find(({ change }) => change !== 'as before') ??
+    lamps[0]
+  );
+}
+
+/** The checkpoint in volts at which most changes: the one to venture a figure for. */
+function telling({ readings }: DryRun, sheet: Sheet) {
+  const volts = readings.filter(
+    ({ id }) => sheet.expected.points.find((point) => point.id === id)?.unit === 'V',
+  );
+  const moved = (reading: DryRun['readings'][number]) => Math.abs(reading.after - reading.before);
+  return volts.reduce((best, next) => (moved(next) > moved(best) ? next : best), volts[0]!);
+}
+
+function Prediction({
+  run,
+  sheet,
+  onSay,
+}: {
+  run: DryRun;
+  sheet: Sheet;
+  onSay: (change: LampChange, volts: number | undefined) => void;
+}) {
+  const [typed, setTyped] = useState('');
+  const lamp = askedAbout(run);
+  const point = checkpointName(telling(run, sheet).id);
+  const volts = parseQuantity(typed, 'V');
+  if (!lamp) return null;
+  return (
+    <div className="pt-3" role="group" aria-label="Prediction">
+      <p>
+        First say it: what does {partName(lamp.part)} do? It carries {formatQuantity(lamp.before, 'A')} now.
+      </p>
+      <Form.Group controlId="expected-volts" className="pb-2">
+        <Form.Label>And, if you dare, what the meter reads: {point}</Form.Label>
+        <Form.Control
+          size="sm"
+          className="hole-entry"
+          placeholder="volts"
+          value={typed}
+          isInvalid={typed !== '' && !volts.ok}
+          onChange={(event) => setTyped(event.target.value)}
+        />
+      </Form.Group>
+      <div className="button-row">
+        {CHANGES.map((change) => (
+          <Button
+            key={change}
+            variant="quiet"
+            size="sm"
+            onClick={() => onSay(change, volts.ok ? volts.value : undefined)}
+          >
+            it {CHANGE_WORDS[change]}
+          </Button>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+function Outcome({ run, said, sheet }: { run: DryRun; said: Said; sheet: Sheet }) {
+  const point = telling(run, sheet);
+  const lamp = askedAbout(run)!;
+  const changed = run.lamps.filter(({ change }) => change !== 'as before');
+  const shown = changed.length ? changed : run.lamps.slice(0, 1);
+  return (
+    <div role="status">
+      <p className="pt-3">
+        <strong>{lamp.change === said.change ? 'As you said.' : 'Not as you said.'}</strong>{' '}
+        {shown
+          .slice(0, 6)
+          .map(
+            ({ part, after, change, brightness }) =>
+              `${part} ${CHANGE_WORDS[change]}: ${after < 1e-7 ? 'no current' : `${formatQuantity(after, 'A')}, ${BRIGHTNESS_WORDS[brightness]}`}.`,
+          )
+          .join(' ')}
+        {shown.length > 6 && ` So do ${shown.length - 6} more.`}
+        {changed.length > 0 &&
+          changed.length < run.lamps.length &&
+          ` The other ${run.lamps.length - changed.length} stay as they were.`}
+      </p>
+      {said.volts !== undefined && (
+        <p>
+          You expected {formatQuantity(said.volts, 'V')} {checkpointName(point.id)}; it is{' '}
+          {formatQuantity(settled(point.after), 'V')}.
+        </p>
+      )}
+      {run.ruins.map((ruin) => (
+        <Note key={ruin.part}>{ruinWords(ruin)}</Note>
+      ))}
+      {run.warm.map(({ part, watts }) => (
+        <p key={part} className="small-print">
+          {part} gets hot to touch: {formatQuantity(watts, 'W', 2)}.
+        </p>
+      ))}
+      <table className="table mt-2">
+        <thead>
+          <tr>
+            <th scope="col">the meter would read</th>
+            <th scope="col" className="amount">
+              in a right build
+            </th>
+            <th scope="col" className="amount">
+              now
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {run.readings.map(({ id, before, after }) => {
+            const unit = sheet.expected.points.find((point) => point.id === id)?.unit ?? 'V';
+            return (
+              <tr key={id}>
+                <th scope="row">{checkpointName(id)}</th>
+                <td className="amount soft">{formatQuantity(settled(before), unit)}</td>
+                <td className="amount strong">{formatQuantity(settled(after), unit)}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** Below what any meter shows, a figure is nothing. */
+function settled(figure: number): number {
+  return Math.abs(figure) < 1e-6 ? 0 : figure;
+}
