@@ -161,6 +161,8 @@ export { diagnose, type Cause, type Diagnosis } from './checking/diagnose';
 export { drawReadings, type FaultDictionary } from './checking/dictionary';
 export { dryRuns, type DryRun, type LampChange, type Lasting, type Ruin } from './checking/dryRun';
 export { faultsOf, type Candidate, type FaultCode } from './checking/faults';
+export { fitLamp, type MeasuredPoint } from './answers/fitLamp';
+export { measuredBattery, type MeasuredBattery } from './answers/measuredBattery';
 export { whatIf, type WhatIf, type Zone } from './answers/whatIf';
 export type { Expectation, Expected } from './checking/expected';
 export { implausible } from './checking/plausible';
@@ -183,6 +185,7 @@ export {
   type PatternChoice,
 } from './sheet/choice';
 export type { SheetRequest } from './sheet/request';
+export { cheatSheet, type CheatCell, type CheatSheet } from './sheet/cheatSheet';
 export { makeSheet, workOut, type Sheet } from './sheet/sheet';
 // formats
 export {

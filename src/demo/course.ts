@@ -83,6 +83,8 @@ export const STOCK: readonly (readonly [StockSpec, number, number, number, strin
   [{ kind: 'cell', supply: 'block-9v' }, 12, 2, 420, 'shelf 2'],
   [{ kind: 'holder', supply: 'block-9v', cells: 1 }, 16, 5, 210, 'shelf 2'],
   [{ kind: 'supply', supply: 'usb' }, 15, 1, 160, 'shelf 3'],
+  [{ kind: 'supply', supply: 'bench' }, 14, 1, 4900, 'shelf 4'],
+  [{ kind: 'supply', supply: 'lead-acid-12v' }, 14, 1, 2150, 'shelf 4'],
   [{ kind: 'jumper' }, 140, 70, 350, 'box J'],
   [{ kind: 'led', lamp: 'yellow-green' }, 20, 25, 240, 'drawer B'],
   [{ kind: 'rgb-lamp', common: 'cathode' }, 15, 10, 460, 'drawer B'],

@@ -5,18 +5,18 @@ export function holeName(hole: string): string {
   return `${rail[1] === 'L' ? 'left' : 'right'} ${rail[2] === '+' ? '+' : '−'} rail, hole ${rail[3]}`;
 }
 
-/** Places on a card: `P3` is lane 3 on the plus tape, `1S3` the top of the first short tape there. */
+/** Places on a card: `p3` is lane 3 on the plus tape, `1s3` the top of the first short tape there. */
 function cardHole(hole: string): string | undefined {
-  const found = /^(?:([PM])|(\d)([ST]))(\d+)$/u.exec(hole);
+  const found = /^(?:([pm])|(\d)([st]))(\d+)$/u.exec(hole);
   if (!found) return undefined;
   const [, power, stub, end, lane] = found;
   const where = lane === '0' ? 'at the cell' : `in lane ${lane}`;
-  if (power) return `the ${power === 'P' ? 'plus' : 'minus'} tape ${where}`;
-  return `the ${end === 'S' ? 'top' : 'foot'} of short tape ${stub} ${where}`;
+  if (power) return `the ${power === 'p' ? 'plus' : 'minus'} tape ${where}`;
+  return `the ${end === 's' ? 'top' : 'foot'} of short tape ${stub} ${where}`;
 }
 
 export function stripName(strip: string): string {
-  if (/^[PM]$|^\dS\d+$/u.test(strip))
+  if (/^[pm]$|^\ds\d+$/u.test(strip))
     return strip.length === 1
       ? holeName(`${strip}0`).replace(' at the cell', '')
       : `short tape ${strip.charAt(0)} of lane ${strip.slice(2)}`;

@@ -75,6 +75,7 @@ export function supplyName(choice: SupplyChoice): string {
   if (choice.kind === 'bench') return `bench supply at ${formatQuantity(choice.volts ?? 5, 'V')}`;
   const cells = SUPPLIES[choice.kind].cellsMost > 1 ? choice.cells : 1;
   const name = cells === 1 ? `one ${names.one}` : `${cells} ${names.many}`;
+  if (choice.measured) return `${name}, measured ${formatQuantity(choice.measured.volts, 'V')}`;
   return SUPPLIES[choice.kind].style === 'cell' ? `${name}, ${choice.age}` : name;
 }
 

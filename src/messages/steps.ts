@@ -184,7 +184,12 @@ function stageWords(step: Extract<Step, { action: 'stage-gate' }>, sheet: Sheet)
       : `${listWords(step.lit)} ${step.lit.length === 1 ? 'lights' : 'light'}`;
   return {
     title: `Stop: test ${soldered ? 'batch' : 'part'} ${step.stage} of ${step.of}.`,
-    detail: `Power on for a moment, minus first. ${lit}. ${step.readings.map(readingWords).join(' ')} Power off again before going on.`,
+    detail: [
+      'Power on for a moment, minus first.',
+      `${lit}.`,
+      ...step.readings.map(readingWords),
+      'Power off again before going on.',
+    ].join(' '),
     cue: 'A mistake found here is in what was just built.',
     why: 'At the end it could be anywhere.',
   };

@@ -42,13 +42,13 @@ function testWords(part: string, sheet: Sheet): string {
 
 function layWords({ tape, length, from, to }: Extract<Step, { action: 'lay-tape' }>): StepWords {
   const mm = lengthWords(length);
-  if (tape === 'P' || tape === 'M') {
-    const name = tape === 'P' ? 'plus' : 'minus';
+  if (tape === 'p' || tape === 'm') {
+    const name = tape === 'p' ? 'plus' : 'minus';
     return {
       title: `Cut ${mm} of tape and lay it as the ${name} tape, from the cell to the last lane.`,
       detail:
         'Peel, lay, rub flat with a fingernail. Fold corners instead of cutting: two pieces that only overlap are joined badly.',
-      cue: `It must nowhere touch the ${tape === 'P' ? 'minus' : 'plus'} tape.`,
+      cue: `It must nowhere touch the ${tape === 'p' ? 'minus' : 'plus'} tape.`,
       why: `Everything that goes to ${name} lies on it.`,
     };
   }

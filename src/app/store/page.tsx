@@ -1,6 +1,7 @@
 import '@/features/store/store.css';
 import { AddStock } from '@/features/store/AddStock';
 import { BandReader } from '@/features/store/BandReader';
+import { BatteryReader } from '@/features/store/BatteryReader';
 import { LampTable } from '@/features/store/LampTable';
 import { StockTable } from '@/features/store/StockTable';
 import { houseStyle } from '@/server/repositories/settings';
@@ -20,6 +21,9 @@ export default async function StorePage() {
     <div className="page">
       <div className="page-head">
         <h1>Store</h1>
+        <a className="btn btn-quiet btn-sm" href="/cheat-sheet">
+          Cheat sheet
+        </a>
       </div>
       <div className="page-columns">
         <div>
@@ -36,6 +40,7 @@ export default async function StorePage() {
         </div>
         <div>
           <BandReader drawer={shelved.drawer} />
+          <BatteryReader />
         </div>
       </div>
       <section className="ruled">

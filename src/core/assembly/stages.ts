@@ -1,6 +1,6 @@
 import { stageLists, wiringOf } from '../board/layout/wiring';
 import { shapeOf } from '../board/layout/repeat';
-import { bodiesOf, type Body } from '../board/bodies';
+import type { Body } from '../board/bodies';
 import { copperOf } from '../board/copper';
 import type { Placement, Plan } from '../board/plan';
 import { isKind, type Circuit } from '../circuit/circuit';
@@ -36,7 +36,7 @@ export function heightOf(kind: Body['kind']): number {
 /** The stages of a plan in the order of the lesson; wires that belong to no stage come with the first. */
 export function stagesOf(plan: Plan, circuit: Circuit): Stage[] {
   const wiring = wiringOf(circuit);
-  const bodies = new Map(bodiesOf(circuit).map((body) => [body.id, body]));
+  const bodies = new Map(wiring.bodies.map((body) => [body.id, body]));
   const lists = stageLists(wiring);
   const placed = new Map(plan.placements.map((p) => [p.part, p]));
   const copper = copperOf(plan);

@@ -35,11 +35,11 @@ export function tapesOf(plan: Plan): Tape[] {
     const [first, last] = [found[0]!, found[found.length - 1]!];
     const across = Math.max(...found.map(({ x }) => x)) - Math.min(...found.map(({ x }) => x));
     const down = Math.max(...found.map(({ y }) => y)) - Math.min(...found.map(({ y }) => y));
-    const power = name === 'P' || name === 'M';
+    const power = name === 'p' || name === 'm';
     const length = (across + down) * MM_PER_PITCH + 2 * FOLD_MM + (power ? TO_CELL_MM : 0);
     return { name, length: Math.ceil(length / 5) * 5, from: first.name, to: last.name };
   });
-  const order = (name: string) => (name === 'P' ? 0 : name === 'M' ? 1 : 2);
+  const order = (name: string) => (name === 'p' ? 0 : name === 'm' ? 1 : 2);
   return tapes.sort((a, b) => order(a.name) - order(b.name));
 }
 

@@ -1,6 +1,6 @@
 import { BOARD_IDS, BOARDS, type BoardId, type BoardSpec, type RailName } from './boards';
 
-/** `a5` or `L+3` on a plug-in board, `C12` on a soldered one, `P3`, `M3` or `2S3` on a card's lane 3. */
+/** `a5` or `L+3` on a plug-in board, `C12` on a soldered one, `p3`, `m3` or `2s3` on a card's lane 3. */
 export type HoleName = string;
 
 export interface Hole {
@@ -107,13 +107,13 @@ function cardHoles(board: BoardSpec): Hole[] {
     const x = lane * LANE_PITCH;
     const at = (name: string, column: string, y: number, strip: string) =>
       holes.push({ name, column, row: lane, strip, rail: strip.length === 1, x, y });
-    at(`P${lane}`, 'P', 0, 'P');
-    at(`M${lane}`, 'M', (board.rows - 1) * TAPE_PITCH, 'M');
+    at(`p${lane}`, 'p', 0, 'p');
+    at(`m${lane}`, 'm', (board.rows - 1) * TAPE_PITCH, 'm');
     if (lane === 0) continue;
     for (let stub = 1; stub < board.rows - 1; stub++) {
-      const column = `${stub}S`;
+      const column = `${stub}s`;
       at(`${column}${lane}`, column, stub * TAPE_PITCH, `${column}${lane}`);
-      at(`${stub}T${lane}`, `${stub}T`, stub * TAPE_PITCH + 1, `${column}${lane}`);
+      at(`${stub}t${lane}`, `${stub}t`, stub * TAPE_PITCH + 1, `${column}${lane}`);
     }
   }
   return holes;

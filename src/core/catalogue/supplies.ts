@@ -104,6 +104,8 @@ export interface SupplyChoice {
   readonly age: Age;
   readonly volts?: Volts;
   readonly limitAmps?: number;
+  /** Its own volts and ohms as measured today, in the place of the table's at its age. */
+  readonly measured?: { readonly volts: Volts; readonly ohms: Ohms } | undefined;
 }
 
 export interface SupplyFigures {
@@ -119,9 +121,10 @@ export function supplyFigures(choice: SupplyChoice, age: Age = choice.age): Supp
   const row = SUPPLIES[choice.kind];
   const perCell = row.style === 'bench' ? (choice.volts ?? row.volts[age]) : row.volts[age];
   const cells = row.cellsMost > 1 ? choice.cells : 1;
+  const measured = age === choice.age ? choice.measured : undefined;
   return {
-    volts: perCell * cells,
-    ohms: row.ohms[age] * cells,
+    volts: measured?.volts ?? perCell * cells,
+    ohms: measured?.ohms ?? row.ohms[age] * cells,
     tolerance: row.tolerance,
     ...(row.capacity === undefined ? {} : { capacity: row.capacity }),
     ...(row.style === 'bench' && choice.limitAmps ? { limitAmps: choice.limitAmps } : {}),

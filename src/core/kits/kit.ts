@@ -118,7 +118,7 @@ function tapesOf(plan: Plan): number {
     plan.placements.flatMap((p) =>
       Object.values(p.legs)
         .filter((hole) => /^\d/u.test(hole))
-        .map((hole) => hole.replace('T', 'S')),
+        .map((hole) => hole.replace('t', 's')),
     ),
   );
   return 2 + stubs.size;

@@ -19,6 +19,9 @@ export const supplySchema = z
     age: z.enum(AGES),
     volts: z.number().min(0.5).max(1000).optional(),
     limitAmps: z.number().min(1e-3).max(10).optional(),
+    measured: z
+      .strictObject({ volts: z.number().min(0.5).max(24), ohms: z.number().min(0).max(200) })
+      .optional(),
   })
   .refine((s) => s.cells <= SUPPLIES[s.kind].cellsMost, {
     path: ['cells'],

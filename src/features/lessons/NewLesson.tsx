@@ -46,24 +46,6 @@ export function NewLesson() {
     <>
       <section className="ruled">
         <h2>Start from a pattern</h2>
-        <div className="pattern-list" role="radiogroup" aria-label="Pattern">
-          {PATTERN_IDS.map((id) => (
-            <label key={id} className={id === pattern ? 'pattern-choice chosen' : 'pattern-choice'}>
-              <input
-                type="radio"
-                name="pattern"
-                value={id}
-                checked={id === pattern}
-                onChange={() => setPattern(id)}
-              />
-              <PatternSign pattern={id} />
-              <span>
-                <strong>{PATTERN_WORDS[id].name}</strong>
-                <span className="small-print">{PATTERN_WORDS[id].about}</span>
-              </span>
-            </label>
-          ))}
-        </div>
         <form
           className="button-row"
           onSubmit={(event) => {
@@ -84,6 +66,24 @@ export function NewLesson() {
             Start
           </Button>
         </form>
+        <div className="pattern-list" role="radiogroup" aria-label="Pattern">
+          {PATTERN_IDS.map((id) => (
+            <label key={id} className={id === pattern ? 'pattern-choice chosen' : 'pattern-choice'}>
+              <input
+                type="radio"
+                name="pattern"
+                value={id}
+                checked={id === pattern}
+                onChange={() => setPattern(id)}
+              />
+              <PatternSign pattern={id} />
+              <span>
+                <strong>{PATTERN_WORDS[id].name}</strong>
+                <span className="small-print">{PATTERN_WORDS[id].about}</span>
+              </span>
+            </label>
+          ))}
+        </div>
       </section>
       <section className="ruled">
         <h2>Bring a lesson from another machine</h2>

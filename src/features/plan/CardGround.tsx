@@ -13,7 +13,7 @@ export function CardGround({ plan, extent }: { plan: Plan; extent: Extent }) {
   const strips = new Map<string, { x: number; y: number }[]>();
   for (const hole of used) strips.set(hole.strip, [...(strips.get(hole.strip) ?? []), hole]);
   const [from, to] = [at({ x: -1, y: extent.top - 0.4 }), at({ x: extent.right - 1, y: extent.foot - 0.2 })];
-  const minus = holeOf(board, 'M0')!;
+  const minus = holeOf(board, 'm0')!;
   const cell = at({ x: 0.4, y: minus.y / 2 });
   return (
     <>
@@ -27,7 +27,7 @@ export function CardGround({ plan, extent }: { plan: Plan; extent: Extent }) {
         stroke={DRAWN.edge}
       />
       {[...strips].map(([name, holes]) => (
-        <TapeStrip key={name} holes={holes} power={name === 'P' || name === 'M'} />
+        <TapeStrip key={name} holes={holes} power={name === 'p' || name === 'm'} />
       ))}
       <path
         d={`M${cell.x} ${at({ x: 0, y: 0 }).y} V${cell.y - 16} M${cell.x} ${cell.y + 16} V${at(minus).y}`}

@@ -6,13 +6,16 @@ import { useForm } from 'react-hook-form';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import {
+  fitLamp,
   formatQuantity,
   LAMP_TYPES,
   ORIGINS,
   parseQuantity,
   type LampFigures,
   type LampType,
+  type MeasuredPoint,
   type Origin,
+  type Outcome,
   type Unit,
 } from '@/core';
 import { sentences } from '@/messages/findings';
@@ -100,6 +103,10 @@ interface Fields {
   vfHigh: string;
   maxAmps: string;
   origin: Origin;
+  firstVolts: string;
+  firstAmps: string;
+  secondVolts: string;
+  secondAmps: string;
 }
 
 function LampForm({ lamp, version, onDone }: { lamp: LampFigures; version: number; onDone: () => void }) {
@@ -107,7 +114,8 @@ function LampForm({ lamp, version, onDone }: { lamp: LampFigures; version: numbe
   const [problem, setProblem] = useState('');
   const volts = (v: number) => formatQuantity(v, 'V');
   const amps = (a: number) => formatQuantity(a, 'A', 2);
-  const { register, handleSubmit } = useForm<Fields>({
+  const [rs, setRs] = useState(lamp.rs);
+  const { register, handleSubmit, getValues, setValue } = useForm<Fields>({
     defaultValues: {
       vf: volts(lamp.vf),
       at: amps(lamp.at),
@@ -115,8 +123,23 @@ function LampForm({ lamp, version, onDone }: { lamp: LampFigures; version: numbe
       vfHigh: volts(lamp.vfHigh),
       maxAmps: amps(lamp.maxAmps),
       origin: lamp.origin,
+      firstVolts: '',
+      firstAmps: '',
+      secondVolts: '',
+      secondAmps: '',
     },
   });
+  const fit = () => {
+    const points = pointsOf(getValues());
+    if (!points.ok) return setProblem(sentences(points.findings));
+    if (points.value.length === 0) return setProblem('Type at least one measured point: volts and current.');
+    const fitted = fitLamp(lamp, points.value);
+    setProblem('');
+    setRs(fitted.rs);
+    for (const name of ['vf', 'vfLow', 'vfHigh'] as const) setValue(name, volts(fitted[name]));
+    setValue('at', amps(fitted.at));
+    setValue('origin', 'measured');
+  };
   const save = handleSubmit(async (fields) => {
     const read = (['vf', 'at', 'vfLow', 'vfHigh', 'maxAmps'] as const).map((name) => {
       const unit: Unit = name === 'at' || name === 'maxAmps' ? 'A' : 'V';
@@ -129,7 +152,7 @@ function LampForm({ lamp, version, onDone }: { lamp: LampFigures; version: numbe
     ) as Record<'vf' | 'at' | 'vfLow' | 'vfHigh' | 'maxAmps', number>;
     const answer = await changeLamp(version, {
       type: lamp.type,
-      rs: lamp.rs,
+      rs,
       origin: fields.origin,
       ...figures,
     });
@@ -163,6 +186,17 @@ function LampForm({ lamp, version, onDone }: { lamp: LampFigures; version: numbe
           ))}
         </Form.Select>
       </label>
+      <fieldset className="measured-points">
+        <legend className="form-label">measured: one point moves the curve, two give its inner ohms</legend>
+        {field('firstVolts', 'volts')}
+        {field('firstAmps', 'at')}
+        {field('secondVolts', 'volts, second')}
+        {field('secondAmps', 'at, second')}
+        <Button size="sm" variant="quiet" onClick={fit}>
+          Fit the curve
+        </Button>
+        <span className="small-print">inner ohms {formatQuantity(rs, 'Ω')}</span>
+      </fieldset>
       <Button size="sm" type="submit">
         Save
       </Button>
@@ -176,4 +210,20 @@ function LampForm({ lamp, version, onDone }: { lamp: LampFigures; version: numbe
       )}
     </form>
   );
+}
+
+/** The measured points as typed: empty pairs are left out. */
+function pointsOf(fields: Fields): Outcome<MeasuredPoint[]> {
+  const points: MeasuredPoint[] = [];
+  for (const [v, a] of [
+    [fields.firstVolts, fields.firstAmps],
+    [fields.secondVolts, fields.secondAmps],
+  ] as const) {
+    if (v.trim() === '' && a.trim() === '') continue;
+    const [volts, amps] = [parseQuantity(v, 'V'), parseQuantity(a, 'A', 1e-3)];
+    if (!volts.ok) return volts;
+    if (!amps.ok) return amps;
+    points.push({ volts: volts.value, amps: amps.value });
+  }
+  return { ok: true, value: points, findings: [] };
 }

@@ -35,7 +35,7 @@ export function layOutCard(wiring: Wiring): Outcome<Plan> {
   const placements = lanes.flatMap((lane, i) => laneOf(lane, i + 1, longest, wiring));
   const named = nameTapes(placements);
   const supply: Placement[] = wiring.supply
-    ? [{ part: wiring.supply.id, kind: 'part', legs: { plus: 'P0', minus: 'M0' } }]
+    ? [{ part: wiring.supply.id, kind: 'part', legs: { plus: 'p0', minus: 'm0' } }]
     : [];
   return accepted({ board: board.id, placements: [...named, ...supply] });
 }
@@ -59,8 +59,8 @@ function laneFrom(first: Body, wiring: Wiring, left: Set<Body>): Body[] | undefi
 function laneOf(lane: readonly Body[], number: number, levels: number, wiring: Wiring): Placement[] {
   let net = wiring.plus;
   const placements = lane.map((body, i): Placement => {
-    const top = i === 0 ? `P${number}` : `${i}T${number}`;
-    const foot = i === levels - 1 ? `M${number}` : `${i + 1}S${number}`;
+    const top = i === 0 ? `p${number}` : `${i}t${number}`;
+    const foot = i === levels - 1 ? `m${number}` : `${i + 1}s${number}`;
     const [one, other] = Object.entries(body.legs) as [[string, string], [string, string]];
     const down = one[1] === net;
     net = down ? other[1] : one[1];
@@ -68,7 +68,7 @@ function laneOf(lane: readonly Body[], number: number, levels: number, wiring: W
     return { part: body.id, kind: 'part', legs };
   });
   if (lane.length < levels) {
-    const legs = { a: `${lane.length}T${number}`, b: `M${number}` };
+    const legs = { a: `${lane.length}t${number}`, b: `m${number}` };
     placements.push({ part: '', kind: 'jumper', legs, colour: 'black' });
   }
   return placements;

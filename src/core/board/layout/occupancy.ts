@@ -82,6 +82,10 @@ export class Occupancy {
     this.ofNet[net]!.push(hole);
   }
 
+  isCovered(hole: number): boolean {
+    return this.covers[hole] !== 0;
+  }
+
   cover(hole: number): void {
     this.covers[hole]!++;
   }

@@ -189,7 +189,20 @@ export class Placer {
     if (cost >= most) return Infinity;
     for (const hole of way.covered) if (!this.prices.mayCover(hole)) return Infinity;
     if (clash(this.setting.lattice, way.holes, nets)) return Infinity;
-    return cost + (isRound(body.kind) ? this.crowding(way.holes) : 0);
+    return cost + (isRound(body.kind) ? this.crowding(way.holes) : this.beside(way.covered));
+  }
+
+  /** Parts that lie side by side in neighbouring columns are hard to get at. */
+  private beside(covered: readonly number[]): number {
+    const { lattice } = this.setting;
+    let close = 0;
+    for (const hole of covered) {
+      for (const away of [-1, 1]) {
+        const other = lattice.at(lattice.columnOf[hole]! + away, lattice.rankOf[hole]!);
+        if (other >= 0 && this.occupancy.isCovered(other)) close++;
+      }
+    }
+    return WEIGHTS.beside * close;
   }
 
   private crowding(holes: readonly number[]): number {

@@ -14,6 +14,8 @@ export const WEIGHTS = {
   rank: 0.05,
   otherSide: 2,
   edge: 2,
+  /** A lying part right beside another, each hole of its length. */
+  beside: 0.35,
   /** Lamps closer than fingers like. */
   crowded: 1.5,
 } as const;

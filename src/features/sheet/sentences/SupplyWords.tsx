@@ -4,10 +4,13 @@ import {
   readSupplyVolts,
   SUPPLIES,
   SUPPLY_KINDS,
+  supplyFigures,
+  type Age,
   type SupplyChoice,
   type SupplyKind,
 } from '@/core';
 import { Choice, Typed } from '@/features/sentence/Words';
+import { readWithin } from '@/features/sentence/readers';
 import { AGE_NAMES, SUPPLY_NAMES } from '@/messages/names';
 import { countReader, type Problems } from './problems';
 
@@ -66,17 +69,58 @@ export function SupplyWords({ supply, problems, onChange }: Props) {
       ) : (
         <>
           {', '}
-          <Choice
-            label="Age of the supply"
-            value={supply.age}
-            names={AGES.map((a) => [a, AGE_NAMES[a]])}
-            onChoose={(age) => onChange({ ...supply, age })}
+          <AgeWords supply={supply} problems={problems} onChange={onChange} />
+        </>
+      )}
+    </>
+  );
+}
+
+/** `fresh`, or `measured 4.62 V behind 0.7 Ω`. */
+function AgeWords({ supply, problems, onChange }: Props) {
+  const { measured: before, ...rest } = supply;
+  const { volts, ohms } = supplyFigures(supply);
+  const cells = SUPPLIES[supply.kind].style !== 'port';
+  const measured = (change: Partial<NonNullable<SupplyChoice['measured']>>) =>
+    onChange({ ...rest, measured: { volts, ohms, ...before, ...change } });
+  return (
+    <>
+      <Choice
+        label="Age of the supply"
+        value={before ? 'measured' : supply.age}
+        names={[
+          ...AGES.map((a): [string, string] => [a, AGE_NAMES[a]]),
+          ...(cells ? [['measured', 'measured'] as const] : []),
+        ]}
+        onChoose={(age) => (age === 'measured' ? measured({}) : onChange({ ...rest, age: age as Age }))}
+      />
+      {before && (
+        <>
+          {' '}
+          <Typed
+            label="Measured volts"
+            value={formatEntered(before.volts, 'V')}
+            read={readSupplyVolts}
+            onValue={(next) => measured({ volts: next })}
+            onProblem={problems.of('measured volts')}
+            width={6}
+          />{' '}
+          behind{' '}
+          <Typed
+            label="Measured ohms"
+            value={formatEntered(before.ohms, 'Ω')}
+            read={readOhms}
+            onValue={(next) => measured({ ohms: next })}
+            onProblem={problems.of('measured ohms')}
+            width={6}
           />
         </>
       )}
     </>
   );
 }
+
+const readOhms = readWithin('A battery’s own ohms', 'Ω', 0, 200);
 
 /** Small cells keep their number when their kind changes; what is a battery by itself starts with one. */
 function cellsFor(kind: SupplyKind, before: SupplyChoice): number {

@@ -1,0 +1,92 @@
+import { patternSheet, requestWith, sheetWith } from '../../../tests/support/sheets';
+import { DEFAULT_METER } from '../catalogue/meter';
+import type { Sheet } from '../sheet/sheet';
+import { faultContext } from '../sheet/expectation';
+import { dryRuns, type DryRun } from './dryRun';
+
+const runsOf = (sheet: Sheet): DryRun[] =>
+  dryRuns(faultContext(sheet, requestWith()), sheet.checkpoints, DEFAULT_METER);
+const find = (runs: readonly DryRun[], code: DryRun['code'], data: Partial<DryRun['data']> = {}) =>
+  runs.find(
+    (run) => run.code === code && Object.entries(data).every(([k, v]) => run.data[k as 'part'] === v),
+  )!;
+
+describe('one lamp damaged on purpose', () => {
+  const runs = runsOf(sheetWith());
+  const reading = (run: DryRun, id: string) => run.readings.find((r) => r.id === id)!;
+
+  it('reads in a right build what the sheet expects', () => {
+    const [any] = runs;
+    expect(reading(any!, 'resistor').before).toBeCloseTo(2.92, 2);
+    expect(reading(any!, 'lamp').before).toBeCloseTo(1.88, 2);
+  });
+
+  it('the lamp turned round: dark, the whole supply across it, nothing ruined', () => {
+    const run = find(runs, 'lamp-reversed');
+    expect(run.lamps[0]).toMatchObject({ change: 'dark', brightness: 'dark' });
+    expect(run.ruins).toEqual([]);
+    expect(reading(run, 'lamp').after).toBeCloseTo(4.8, 3);
+    expect(reading(run, 'resistor').after).toBeCloseTo(0, 6);
+  });
+
+  it('the resistor shorted: ruined at once', () => {
+    const run = find(runs, 'resistor-shorted');
+    expect(run.lamps[0]!.change).toBe('ruined');
+    expect(run.ruins[0]).toMatchObject({ part: 'D1', how: 'lamp', lasting: 'at once' });
+    expect(run.ruins[0]!.figure).toBeGreaterThan(0.5);
+  });
+
+  it('ten times too small: far over its limit, within seconds; ten times too large: dimmer', () => {
+    const small = find(runs, 'wrong-resistor', { ohms: 33 });
+    expect(small.ruins[0]).toMatchObject({ part: 'D1', lasting: 'seconds' });
+    const large = find(runs, 'wrong-resistor', { ohms: 3300 });
+    expect(large.lamps[0]!.change).toBe('dimmer');
+    expect(large.lamps[0]!.after / large.lamps[0]!.before).toBeCloseTo(0.1, 1);
+  });
+
+  it('a tired battery: dimmer, or as before where nobody would see it', () => {
+    expect(find(runs, 'supply-tired').lamps[0]).toMatchObject({ change: 'dimmer' });
+    expect(find(runs, 'supply-dead').lamps[0]).toMatchObject({ change: 'dark' });
+  });
+
+  it('a slip of the meter: the lamp stays as it was, the figure does not', () => {
+    const run = find(runs, 'fuse-blown');
+    expect(run.lamps[0]!.change).toBe('as before');
+    expect(reading(run, 'current').after).toBe(0);
+    const swapped = runs.find((r) => r.code === 'probes-swapped' && r.data.point === undefined)!;
+    for (const { before, after } of swapped.readings) expect(after).toBeCloseTo(-before, 9);
+  });
+
+  it('leaves the right build out of the list', () => {
+    expect(runs.map(({ code }) => code)).not.toContain('right');
+    expect(runs.length).toBeGreaterThan(20);
+  });
+});
+
+describe('several lamps', () => {
+  it('a reversed lamp darkens its own string and no other', () => {
+    const sheet = patternSheet('strings');
+    const run = find(runsOf(sheet), 'lamp-reversed', { part: 'D1' });
+    expect(run.lamps.map(({ part, change }) => [part, change])).toEqual([
+      ['D1', 'dark'],
+      ['D2', 'dark'],
+      ['D3', 'as before'],
+      ['D4', 'as before'],
+      ['D5', 'as before'],
+    ]);
+  });
+
+  it('a shorted lamp on a 12 V cover overdrives the rest of its string', () => {
+    const sheet = patternSheet('lamp-cover', { count: 6 }, 'pad');
+    const run = find(runsOf(sheet), 'lamp-shorted', { part: 'D1' });
+    expect(run.lamps.find(({ part }) => part === 'D2')!.change).toMatch(/brighter|ruined/u);
+    expect(run.lamps.find(({ part }) => part === 'D4')!.change).toBe('as before');
+  });
+
+  it('a jumper missing its row takes what hangs on it along', () => {
+    const sheet = patternSheet('panel', { rows: 1, columns: 3 }, 'half');
+    const wire = sheet.plan.placements.find(({ kind }) => kind === 'jumper')!;
+    const run = find(runsOf(sheet), 'leg-astray', { part: wire.part });
+    expect(run.lamps.some(({ change }) => change === 'dark')).toBe(true);
+  });
+});
