@@ -22,6 +22,18 @@ const VIEWS = [
         .getByRole('button', { name: 'turn round' })
         .click(),
   },
+  { name: 'sheet-ways', at: '/lessons/6?stage=sums' },
+  { name: 'sheet-strip', at: '/lessons/11?stage=plan' },
+  { name: 'sheet-card', at: '/lessons/4?stage=steps' },
+  {
+    name: 'sheet-try',
+    at: '/lessons/6?stage=try',
+    act: async (page) => {
+      await page.getByLabel('What goes wrong').selectOption({ label: 'D1: lamp the wrong way round' });
+      await page.getByRole('button', { name: 'it goes dark' }).click();
+    },
+  },
+  { name: 'cheat-sheet', at: '/cheat-sheet' },
   { name: 'sheet-steps', at: '/lessons/1?stage=steps' },
   { name: 'sheet-checks', at: '/lessons/1?stage=checks' },
   { name: 'sheet-kit', at: '/lessons/1?stage=kit' },
@@ -30,7 +42,6 @@ const VIEWS = [
   { name: 'logbook', at: '/logbook' },
   { name: 'store', at: '/store' },
   { name: 'group', at: '/classes/1' },
-  { name: 'house-style', at: '/settings' },
   {
     name: 'circuit',
     at: '/circuits',

@@ -3,7 +3,6 @@ import { requestWith } from '../../tests/support/sheets';
 import {
   bodiesOf,
   boardOf,
-  copperOf,
   formatOhms,
   holeOf,
   makeSheet,

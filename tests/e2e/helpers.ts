@@ -12,12 +12,13 @@ export function spaced(text: string): RegExp {
 }
 
 /** Starts a lesson from the pattern and waits until its sheet is there. */
-export async function startLesson(page: Page, title: string): Promise<number> {
+export async function startLesson(page: Page, title: string, pattern = 'One lamp'): Promise<number> {
   await page.goto('/lessons');
+  await page.getByRole('radio', { name: new RegExp(`^${pattern}`, 'u') }).check();
   await page.getByLabel('Title').fill(title);
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByLabel('Title of the lesson')).toHaveValue(title);
-  await expect(page.getByRole('heading', { name: 'Sums' })).toBeVisible();
+  await expect(page.locator('.board-panel svg.board')).toBeVisible();
   return Number(new URL(page.url()).pathname.split('/').pop());
 }
 

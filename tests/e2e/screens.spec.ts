@@ -7,7 +7,11 @@ const SCREENS = [
   ...['aim', 'parts', 'sums', 'plan', 'steps', 'checks', 'kit', 'class'].map(
     (stage) => `/lessons/1?stage=${stage}`,
   ),
+  ...['4?stage=steps', '6?stage=sums', '6?stage=try', '9?stage=plan', '11?stage=plan', '12?stage=steps'].map(
+    (sheet) => `/lessons/${sheet}`,
+  ),
   '/store',
+  '/cheat-sheet',
   '/classes',
   '/classes/1',
   '/check',
@@ -16,6 +20,7 @@ const SCREENS = [
   '/circuits',
   '/settings',
   '/print/1/card',
+  '/print/11/card?size=large',
   '/print/1/checks',
 ];
 
@@ -63,7 +68,16 @@ test('the dim theme keeps its contrasts', async ({ page }) => {
     '/',
     '/lessons/1?stage=sums',
     '/lessons/1?stage=steps',
+    ...[
+      '4?stage=steps',
+      '6?stage=sums',
+      '6?stage=try',
+      '9?stage=plan',
+      '11?stage=plan',
+      '12?stage=steps',
+    ].map((sheet) => `/lessons/${sheet}`),
     '/store',
+    '/cheat-sheet',
     '/check/1',
     '/logbook',
   ]) {

@@ -20,6 +20,12 @@ describe('what if the resistor were another', () => {
     for (let i = 1; i < curve.amps.length; i++) expect(curve.amps[i]!).toBeLessThan(curve.amps[i - 1]!);
   });
 
+  it('reaches down to where the lamp is overdriven, however large the resistor is', () => {
+    const high = whatIf(lampLoop(4.8, 0.45, 'red', 10_000), 'R1', 'D1', seriesValues('E12'));
+    expect(high.ok && high.value.stocked[0]!.zone).toBe('ruin');
+    expect(high.ok && high.value.ohms[0]).toBeLessThan(150);
+  });
+
   it('gives at every stocked value what the circuit gives with it', () => {
     for (const { ohms, amps } of curve.stocked) {
       const solved = solve(lampLoop(4.8, 0.45, 'red', ohms));

@@ -2,6 +2,7 @@ import { brightnessAt, type Brightness } from '../catalogue/brightness';
 import { isKind, partOf, type Circuit } from '../circuit/circuit';
 import { accepted, finding, refused, type Outcome } from '../findings/finding';
 import type { Amps, Ohms } from '../quantities/units';
+import { solve } from '../solver/solve';
 import { sweep } from '../solver/sweep';
 
 /** Comfortable to 80 % of the continuous maximum, at the limit to 100 %, ruin above. */
@@ -22,7 +23,7 @@ export interface WhatIf {
   }[];
 }
 
-/** From a tenth of the resistor to ten times of it. */
+/** From a tenth of the resistor, or from where the lamp is plainly overdriven, to ten times of it. */
 const REACH = 10;
 const STEPS = 81;
 
@@ -44,18 +45,16 @@ export function whatIf(
   if (!led || !isKind(led, 'led')) return refused(finding('not-of-kind', { part: lamp, kind: 'lamp' }));
   const { ohms } = own.params;
   const { maxAmps } = led.params;
-  const plan = {
-    part: resistor,
-    field: 'ohms',
-    from: ohms / REACH,
-    to: ohms * REACH,
-    steps: STEPS,
-    log: true,
-  };
+  const now = solve(circuit);
+  if (!now.ok) return now;
+  // Ohms and amps go nearly inversely: here the lamp carries about twice its maximum.
+  const overdriven = (ohms * Math.max(now.value.parts[lamp]!.amps, 1e-6)) / (2 * maxAmps);
+  const from = Math.max(1, Math.min(ohms / REACH, overdriven));
+  const plan = { part: resistor, field: 'ohms', from, to: ohms * REACH, steps: STEPS, log: true };
   const curve = sweep(circuit, plan);
   if (!curve.ok) return curve;
   const amps = curve.value.parts[lamp]!.amps;
-  const inRange = values.filter((value) => value >= ohms / REACH && value <= ohms * REACH);
+  const inRange = values.filter((value) => value >= from && value <= ohms * REACH);
   const stocked = inRange.map((value) => {
     const at = ampsAt(curve.value.values, amps, value);
     return {

@@ -14,8 +14,8 @@ export const styleSchema = z.strictObject({
   age: z.enum(AGES).default('fresh'),
   side: z.enum(SIDES).default('plus'),
   values: z.enum(['drawer', ...SERIES_NAMES]).default('drawer'),
-  /** Jumpers by polarity, or whatever colour is at hand. */
-  wires: z.enum(['red and black', 'any']).default('red and black'),
+  /** Jumpers by polarity, those between too by the lamp they lead to, or whatever colour is at hand. */
+  wires: z.enum(['red and black', 'as the lamp', 'any']).default('red and black'),
   bands: z.union([z.literal(4), z.literal(5)]).default(4),
   /** Share of a resistor's rating that is still comfortable to touch. */
   ratingShare: z.number().min(0.1).max(1).default(0.5),

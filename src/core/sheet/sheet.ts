@@ -5,7 +5,8 @@ import { buildType, choiceOf } from '../board/boards';
 import { boardOf } from '../board/copper';
 import { layOut, type Method } from '../board/layout/layOut';
 import { qualityOf, type Quality } from '../board/layout/score';
-import { placementProblems, planCovers, type Plan } from '../board/plan';
+import { placementProblems, planCovers, type JumperColour, type Plan } from '../board/plan';
+import type { LampType } from '../catalogue/lamps';
 import type { SupplyChoice } from '../catalogue/supplies';
 import { expectedReadings, type Expectation } from '../checking/expected';
 import { isKind, type Circuit } from '../circuit/circuit';
@@ -63,7 +64,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
   const { design, steady, sums } = worked.value;
   const { circuit, checkpoints, findings, supply, sorts } = design;
   const build = choice.build ?? DEFAULT_BUILD;
-  const planned = planFor(circuit, request, build);
+  const planned = planFor(circuit, sorts, request, build);
   if (!planned.ok) return planned;
   const { plan, built } = planned.value;
   const share = Math.min(1, SMALL_CIRCUIT / circuit.parts.length);
@@ -156,10 +157,23 @@ function batchOf(choice: PatternChoice): number {
   return choice.pattern === 'panel' ? choice.params.batch : choice.pattern === 'lamp-cover' ? 6 : 1;
 }
 
+/** The jumper that goes with each lamp, among the colours that jumpers come in. */
+const LAMP_WIRES: Readonly<Record<LampType, JumperColour>> = {
+  infrared: 'black',
+  red: 'red',
+  orange: 'yellow',
+  yellow: 'yellow',
+  'yellow-green': 'green',
+  green: 'green',
+  blue: 'blue',
+  white: 'green',
+  violet: 'blue',
+};
+
 type Planned = Pick<Sheet, 'plan' | 'built' | 'planKept' | 'quality' | 'method'>;
 
 /** The plan kept by hand while it makes the wanted circuit, else one laid out anew around what was fixed by hand. */
-function planFor(circuit: Circuit, request: SheetRequest, build: Build): Outcome<Planned> {
+function planFor(circuit: Circuit, sorts: LampSorts, request: SheetRequest, build: Build): Outcome<Planned> {
   const { plan: kept } = request;
   const sameBoard = kept !== undefined && choiceOf(kept.board) === build.board;
   if (kept && sameBoard && planCovers(kept, circuit) && placementProblems(kept).length === 0) {
@@ -173,6 +187,7 @@ function planFor(circuit: Circuit, request: SheetRequest, build: Build): Outcome
     circuit,
     board: build.board,
     wires: request.style.wires,
+    lampWires: Object.fromEntries(Object.entries(sorts).map(([id, type]) => [id, LAMP_WIRES[type]])),
     spacing: build.spacing,
     perBand: request.choice.pattern === 'panel' ? request.choice.params.columns : undefined,
   };

@@ -42,7 +42,8 @@ export function BoardDrawing(props: BoardDrawingProps) {
       ref={svgRef}
       viewBox={`0 0 ${width} ${height}`}
       xmlns="http://www.w3.org/2000/svg"
-      className={width > height ? 'board wide' : 'board'}
+      className="board"
+      data-view={view}
       role={props.onPick ? 'group' : 'img'}
       aria-label={title}
       fontFamily="'Atkinson Hyperlegible Next Variable', sans-serif"

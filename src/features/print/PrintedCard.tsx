@@ -11,11 +11,14 @@ export function PrintedCard({
   title,
   story,
   sheet,
+  notes = '',
   large = false,
 }: {
   title: string;
   story: string;
   sheet: Sheet;
+  /** What helpers should know. */
+  notes?: string;
   /** For those who read from a distance, or badly. */
   large?: boolean;
 }) {
@@ -30,6 +33,11 @@ export function PrintedCard({
         {lessonSentence(sheet)} · {Math.round(sheet.minutes)} minutes
       </p>
       {story && <p>{story}</p>}
+      {notes && (
+        <p className="small-print">
+          <strong>For helpers:</strong> {notes}
+        </p>
+      )}
       <div className="printed-columns">
         <ol className="printed-steps">
           {sheet.steps.map((step) => {

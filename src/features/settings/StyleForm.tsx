@@ -34,6 +34,7 @@ const QUESTIONS = {
   side: { label: 'Resistor on the', why: 'Either side carries the same current.' },
   values: { label: 'Choose values from', why: 'The drawer is what the store holds.' },
   bands: { label: 'Resistors with', why: '4 bands: ±5 %. 5 bands: ±1 %.' },
+  symbol: { label: 'Resistor in diagrams', why: 'Both are standard; show what the students know.' },
   wires: { label: 'Jumpers', why: 'Red for plus and black for minus, or any colour at hand.' },
   ratingPercent: {
     label: 'Resistors stay below, % of their rating',
@@ -77,7 +78,7 @@ export function StyleForm({ style, version }: { style: HouseStyle; version: numb
     );
   });
   const select = (
-    name: 'rounding' | 'age' | 'side' | 'values' | 'bands' | 'wires',
+    name: 'rounding' | 'age' | 'side' | 'values' | 'bands' | 'wires' | 'symbol',
     options: readonly (readonly [string, string])[],
   ) => (
     <Row name={name}>
@@ -120,7 +121,12 @@ export function StyleForm({ style, version }: { style: HouseStyle; version: numb
       ])}
       {select('wires', [
         ['red and black', 'red and black'],
+        ['as the lamp', 'red and black, others as their lamp'],
         ['any', 'any colour'],
+      ])}
+      {select('symbol', [
+        ['box', 'a box'],
+        ['zigzag', 'a zigzag'],
       ])}
       <Row name="ratingPercent">
         <Form.Control

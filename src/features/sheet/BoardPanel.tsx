@@ -2,14 +2,17 @@
 
 import type { KeyboardEvent } from 'react';
 import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import {
   accepted,
+  bodiesOf,
   formatQuantity,
   choiceOf,
   moveLeg,
   shifted as shiftedHole,
   shiftPart,
   standInFor,
+  swapParts,
   takeAway,
   turnPart,
   type AsBuilt,
@@ -72,7 +75,15 @@ export function BoardPanel({ sheet, trial, picked, onPick }: Props) {
         onKey={key}
         svgRef={svg}
       />
-      {picked && <PickedTools part={picked} act={act} isWire={isWire(plan, picked)} />}
+      {picked && (
+        <PickedTools
+          part={picked}
+          act={act}
+          isWire={isWire(plan, picked)}
+          alike={likePieces(plan, sheet, picked)}
+          onSwap={(other) => trial.edit(swapParts(plan, picked, other))}
+        />
+      )}
       <WhatHappens built={trial.built} refusal={trial.refusal} isTrial={trial.isTrial} />
       {trial.isTrial && (
         <Button variant="quiet" size="sm" onClick={trial.putBack}>
@@ -96,6 +107,13 @@ function isWire(plan: Sheet['plan'], part: string): boolean {
   return plan.placements.find((p) => p.part === part)?.standIn?.kind === 'wire';
 }
 
+/** Pieces of the same kind, that may change places with one. */
+function likePieces(plan: Sheet['plan'], sheet: Sheet, part: string): string[] {
+  const kindOf = (id: string) => bodiesOf(sheet.circuit).find((body) => body.id === id)?.kind;
+  const kind = kindOf(part);
+  return plan.placements.flatMap((p) => (kind && p.part !== part && kindOf(p.part) === kind ? [p.part] : []));
+}
+
 function actionsFor(trial: Trial, plan: Sheet['plan']) {
   return {
     turn: (part: string) => trial.edit(turnPart(plan, part)),
@@ -114,10 +132,14 @@ function PickedTools({
   part,
   act,
   isWire: wired,
+  alike,
+  onSwap,
 }: {
   part: string;
   act: ReturnType<typeof actionsFor>;
   isWire: boolean;
+  alike: readonly string[];
+  onSwap: (other: string) => void;
 }) {
   const canReplace = /^[RD]/u.test(part);
   return (
@@ -139,6 +161,20 @@ function PickedTools({
         <Button variant="quiet" size="sm" onClick={() => act.wire(part)}>
           {wired ? 'part back in' : 'wire instead'}
         </Button>
+      )}
+      {alike.length > 0 && (
+        <Form.Select
+          size="sm"
+          className="w-auto"
+          aria-label={`Swap ${part} with`}
+          value=""
+          onChange={(event) => onSwap(event.target.value)}
+        >
+          <option value="">swap with…</option>
+          {alike.map((other) => (
+            <option key={other}>{other}</option>
+          ))}
+        </Form.Select>
       )}
     </div>
   );

@@ -14,13 +14,15 @@ import type { Spacing } from './prices';
 import { qualityOf, type Quality } from './score';
 import { wiringOf, type Wiring } from './wiring';
 
-export const WIRE_HABITS = ['red and black', 'any'] as const;
-export type WireHabit = (typeof WIRE_HABITS)[number];
+/** Plus red and minus black; wires in between by turns, in the colour of their lamp, or all alike. */
+export type WireHabit = 'red and black' | 'as the lamp' | 'any';
 
 export interface LayoutRequest {
   readonly circuit: Circuit;
   readonly board: BoardChoice;
   readonly wires: WireHabit;
+  /** Colour of the jumpers that lead to each lamp, where they follow it. */
+  readonly lampWires?: Readonly<Record<string, JumperColour>> | undefined;
   readonly spacing: Spacing;
   /** Pieces put there by hand, that stay where they are. */
   readonly keep?: readonly Placement[];
@@ -224,11 +226,16 @@ function planFrom(
 ): Plan {
   const name = (hole: number) => lattice.holes[hole]!.name;
   const keep = request.keep ?? [];
+  const lampColours = new Map<number, JumperColour>();
+  for (const { id, legs } of request.wires === 'as the lamp' ? wiring.bodies : []) {
+    const colour = request.lampWires?.[id];
+    for (const net of colour ? Object.values(legs) : []) lampColours.set(netNumber.get(net)!, colour!);
+  }
   const colourOf = (net: number): JumperColour => {
     if (request.wires === 'any') return 'green';
     if (net === netNumber.get(wiring.plus)) return 'red';
     if (net === netNumber.get(wiring.minus)) return 'black';
-    return SIGNAL_COLOURS[net % SIGNAL_COLOURS.length]!;
+    return lampColours.get(net) ?? SIGNAL_COLOURS[net % SIGNAL_COLOURS.length]!;
   };
   const taken = new Set(keep.filter((p) => p.kind === 'jumper').map((p) => p.part));
   let number = 0;

@@ -36,6 +36,7 @@ export default async function PrintPage({ params, searchParams }: Asked) {
       title={held.title}
       story={held.story}
       sheet={sheet.value}
+      notes={held.notes}
       large={(await searchParams).size === 'large'}
     />
   ) : (
