@@ -42,9 +42,11 @@ function lines(
   print: { low: number; high: number; usual: number },
 ): Candidate[] {
   const found: Candidate[] = [];
+  // On a soldered board there is room: a part lies about as long as usual.
+  const most = lattice.board.copper === 'rows' ? print.high : Math.min(print.high, print.usual + 1);
   for (let column = 0; column < lattice.columns; column++) {
     for (let rank = 0; rank < lattice.ranks; rank++) {
-      for (let span = print.low; span <= print.high; span++) {
+      for (let span = print.low; span <= most; span++) {
         const [a, b] = [lattice.at(column, rank), lattice.at(column, rank + span)];
         if (a < 0 || b < 0) continue;
         const covered = Array.from({ length: span - 1 }, (_, i) => lattice.at(column, rank + i + 1));

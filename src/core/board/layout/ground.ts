@@ -26,6 +26,7 @@ export class Ground {
 
   /** Whether a hole lies above where the band of a stage may begin. */
   isAboveBand(hole: number, stage: number): boolean {
+    if (stage < this.perBand) return false;
     const before = this.feet[Math.floor(stage / this.perBand) - 1];
     return before !== undefined && this.lattice.holes[hole]!.y < before;
   }

@@ -8,6 +8,8 @@ export interface Lattice {
   /** Number of the uncut strip of each hole. */
   readonly strip: Int32Array;
   readonly members: readonly (readonly number[])[];
+  /** Place of each hole among the members of its strip. */
+  readonly placeOf: Int32Array;
   /** Columns run across, ranks down; −1 where there is no hole. Rails are no columns. */
   readonly columns: number;
   readonly ranks: number;
@@ -24,10 +26,11 @@ export function latticeOf(board: BoardSpec): Lattice {
   const holes = boardHoles(board);
   const strips = new Map<string, number>();
   const members: number[][] = [];
+  const placeOf = new Int32Array(holes.length);
   const strip = Int32Array.from(holes, (hole, i) => {
     const known = strips.get(hole.strip) ?? strips.size;
     strips.set(hole.strip, known);
-    (members[known] ??= []).push(i);
+    placeOf[i] = (members[known] ??= []).push(i) - 1;
     return known;
   });
   const plugged = board.copper === 'rows';
@@ -51,6 +54,7 @@ export function latticeOf(board: BoardSpec): Lattice {
     holes,
     strip,
     members,
+    placeOf,
     columns,
     ranks,
     columnOf,

@@ -1,6 +1,7 @@
 import type { Lattice } from './lattice';
 
 const NOBODY = -1;
+const NONE = [-1, -1] as const;
 /** Holes from a leg to one of another net on the same strip: between them go a cut and the end of a wire. */
 export const NETS_APART = 3;
 
@@ -57,9 +58,10 @@ export class Occupancy {
   }
 
   /** The nearest legs on the same strip to the left and right, −1 where there is none. */
-  besides(hole: number): [number, number] {
+  besides(hole: number): readonly [number, number] {
     const strip = this.lattice.members[this.lattice.strip[hole]!]!;
-    const place = strip.indexOf(hole);
+    if (this.stripNet[this.lattice.strip[hole]!] === NOBODY) return NONE;
+    const place = this.lattice.placeOf[hole]!;
     let left = place - 1;
     while (left >= 0 && this.netAt[strip[left]!] === NOBODY) left--;
     let right = place + 1;

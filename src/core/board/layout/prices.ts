@@ -20,6 +20,8 @@ export interface Setting {
 
 /** What it costs to put a leg into a hole, given what lies there already: mostly the wires it will need. */
 export class Prices {
+  /** Numbers of the power nets, where the board has rails for them. */
+  private readonly railed: readonly (number | undefined)[];
   /** Legs of each net that have no hole yet. */
   private readonly toCome = new Map<number, number>();
 
@@ -28,6 +30,9 @@ export class Prices {
     private readonly occupancy: Occupancy,
     private readonly ground: Ground,
   ) {
+    const { wiring, netNumber, lattice } = setting;
+    const power = [netNumber.get(wiring.plus), netNumber.get(wiring.minus)];
+    this.railed = lattice.board.rails.length > 0 ? power : [];
     for (const [net, legs] of setting.wiring.legs) this.toCome.set(setting.netNumber.get(net)!, legs);
   }
 
@@ -91,11 +96,7 @@ export class Prices {
   }
 
   isRailed(net: number): boolean {
-    const { lattice, wiring } = this.setting;
-    return (
-      lattice.board.rails.length > 0 &&
-      (net === this.setting.netNumber.get(wiring.plus) || net === this.setting.netNumber.get(wiring.minus))
-    );
+    return net === this.railed[0] || net === this.railed[1];
   }
 
   /** Whether a strip of five must keep a hole for a wire: more legs are to come, or the net lies elsewhere too. */
