@@ -139,6 +139,7 @@ export { layOut, type LaidOut, type LayoutRequest } from './board/layout/layOut'
 export { fewestWires, qualityOf, type Quality } from './board/layout/score';
 export { stageLists, wiringOf } from './board/layout/wiring';
 export { diagramOf, type Diagram } from './diagram/diagram';
+export { currentPaths } from './diagram/paths';
 // patterns
 export { PATTERN_IDS, PATTERNS, type PatternId } from './patterns/index';
 export type { AgeRow, LampFigure, SteadySums, StringSum } from './patterns/steady/figures';

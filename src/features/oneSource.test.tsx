@@ -2,6 +2,7 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import { requestWith } from '../../tests/support/sheets';
 import {
   bodiesOf,
+  currentPaths,
   boardOf,
   formatOhms,
   holeOf,
@@ -16,6 +17,7 @@ import { STOCK } from '@/demo/course';
 import { cardJson, cardMarkdown } from '@/messages/card';
 import { holeName } from '@/messages/holes';
 import { stepWords } from '@/messages/steps';
+import { talkFor } from '@/messages/talk';
 import { PrintedCard } from './print/PrintedCard';
 
 const stock = STOCK.map(([spec, have, packSize, packCents]) => ({ spec, have, packSize, packCents }));
@@ -150,3 +152,30 @@ describe('the harbour', () => {
     expect([...boards].sort()).toEqual(['card', 'full', 'full-split', 'half', 'mini', 'pad', 'strip']);
   });
 });
+
+describe.each(LESSONS.map((lesson) => [lesson.title, lesson] as const))(
+  'the talk of %s',
+  (_title, lesson) => {
+    const sheet = sheetOf(lesson);
+    const talk = talkFor(sheet);
+
+    it('traces the current through every part once it has a way', () => {
+      const passed = new Set(currentPaths(sheet.circuit).flat());
+      for (const { id, kind } of sheet.circuit.parts) if (kind !== 'supply') expect(passed).toContain(id);
+      expect(talk.path).toContain('out of plus');
+    });
+
+    it('adds the volts along the way up to those at the supply’s ends', () => {
+      const total = /= ([\d.]+) V/u.exec(plain(talk.sum))![1]!;
+      expect(Number(total)).toBeCloseTo(sheet.steady.design.supplyVolts, 1);
+    });
+
+    it('says everything in whole words', () => {
+      for (const text of [...Object.values(talk).flat()]) {
+        expect(text).not.toMatch(/undefined|NaN/u);
+        expect(text.length).toBeGreaterThan(4);
+      }
+      expect(talk.predict).toHaveLength(3);
+    });
+  },
+);

@@ -1,5 +1,6 @@
 import Form from 'react-bootstrap/Form';
 import { AGE_GROUPS, type AgeGroup, type Sheet } from '@/core';
+import { TalkSection } from './TalkSection';
 import { CAUTION_WORDS } from '@/messages/cautions';
 import type { LessonContent } from '@/server/repositories/lessons';
 
@@ -45,6 +46,7 @@ export function AimStage({ content, sheet, onChange }: Props) {
           {words('notes', 'Notes to self', 3, 4000)}
         </div>
       </section>
+      {sheet && <TalkSection sheet={sheet} />}
       <section className="ruled">
         <h2>Cautions</h2>
         <ul>
