@@ -144,7 +144,7 @@ export const LESSONS: readonly LessonContent[] = [
         supply: { kind: 'lead-acid-12v', cells: 1, age: 'fresh' },
         rungs: [
           { lamp: 'red', volts: 10.5 },
-          { lamp: 'yellow', volts: 11.5 },
+          { lamp: 'yellow', volts: 11 },
           { lamp: 'yellow-green', volts: 12 },
         ],
         amps: 0.01,

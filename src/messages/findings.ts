@@ -101,6 +101,8 @@ const SENTENCES: Sentences = {
     ways > 0
       ? 'Strings as long as this cannot be lit; shorter ones in the list below can.'
       : 'No way to join these lamps can be lit from this supply.',
+  'rungs-alike': ({ first, second, volts: v }) =>
+    `${capital(partName(first))} and ${partName(second)} light at the same ${volts(v)}: no zener of the table lies between. Wish their thresholds at least a volt apart.`,
   'no-zener': ({ volts: v, lamp }) =>
     `No zener of the table lights a ${lampName(lamp)} lamp at about ${volts(v)}. Choose another threshold or lamp.`,
   'no-potentiometer': ({ ohms }) =>

@@ -50,6 +50,7 @@ export interface FindingData {
   'too-many-lamps': { lamps: number; most: number };
   'supply-overloaded': { amps: number; limit: number };
   'no-way-works': { ways: number };
+  'rungs-alike': { first: string; second: string; volts: number };
   'no-zener': { volts: number; lamp: string };
   'no-potentiometer': { ohms: number };
   'nothing-in-range': { low: number; high: number };

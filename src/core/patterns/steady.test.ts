@@ -256,6 +256,19 @@ describe('gauge', () => {
     expect(solved.ok && solved.value.parts[rung.lamp]!.amps).toBeCloseTo(1e-3, 6);
   });
 
+  it('says when two rungs would light together', () => {
+    const rungs = [11.6, 12].map((volts) => ({ lamp: 'red' as const, volts }));
+    const { design, steady } = worked('gauge', { rungs });
+    expect(steady.rungs![0]!.zener).toBe(steady.rungs![1]!.zener);
+    expect(design.findings).toContainEqual(
+      expect.objectContaining({
+        code: 'rungs-alike',
+        data: expect.objectContaining({ first: 'D1', second: 'D2' }),
+      }),
+    );
+    expect(worked('gauge').design.findings.map(({ code }) => code)).not.toContain('rungs-alike');
+  });
+
   it('says when no zener comes near', () => {
     expect(
       refusal('gauge', {

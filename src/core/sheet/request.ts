@@ -6,12 +6,15 @@ import type { StockItem } from '../kits/stock';
 import type { HouseStyle } from '../patterns/style';
 import type { BandOptions } from '../tolerance/bands';
 import type { PatternChoice } from './choice';
+import type { EarlierPlan } from './planFor';
 
 /** All that a sheet hangs on. The same request gives the same sheet, on any machine. */
 export interface SheetRequest {
   readonly choice: PatternChoice;
   /** A plan arranged by hand; left out, the plan lays itself out. */
   readonly plan?: Plan | undefined;
+  /** The plan of the sheet before, to serve again while only values change. */
+  readonly earlier?: EarlierPlan | undefined;
   readonly style: HouseStyle;
   readonly shelf: Shelf;
   readonly stock: readonly StockItem[];

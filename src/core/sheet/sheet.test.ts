@@ -74,6 +74,22 @@ describe('one sheet from one circuit', () => {
     expect(minus.built.asWanted).toBe(true);
   });
 
+  it('lets the plan before serve again while only values change', () => {
+    const { plan, method, layoutKey } = sheet;
+    if (method === 'kept') throw new Error('not laid out');
+    const earlier = { plan, method, layoutKey };
+    const other = sheetWith({ amps: 0.004, lamp: 'green' }, { earlier });
+    expect(other.plan).toBe(plan);
+    expect(other.built.asWanted).toBe(true);
+    expect(other.planKept).toBe(false);
+    expect(other.built.solved!.parts['D1']!.amps).toBeCloseTo(other.sums.design.amps, 9);
+    const turned = sheetWith({ side: 'minus' }, { earlier });
+    expect(turned.plan).not.toEqual(plan);
+    expect(turned.built.asWanted).toBe(true);
+    const wires = sheetWith({}, { earlier, style: { ...DEFAULT_STYLE, wires: 'any' } });
+    expect(wires.plan.placements[0]!.colour).toBe('green');
+  });
+
   it('passes refusals through', () => {
     const refused = makeSheet(
       requestWith({ supply: { kind: 'coin-20mm', cells: 1, age: 'tired' }, lamp: 'violet', amps: 0.02 }),

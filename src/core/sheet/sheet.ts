@@ -1,12 +1,11 @@
 import { buildSteps, soldering, totalMinutes } from '../assembly/steps';
 import type { Step } from '../assembly/step';
-import { asBuilt, type AsBuilt } from '../board/asBuilt';
-import { buildType, choiceOf } from '../board/boards';
+import type { AsBuilt } from '../board/asBuilt';
+import { buildType } from '../board/boards';
 import { boardOf } from '../board/copper';
-import { layOut, type Method } from '../board/layout/layOut';
-import { qualityOf, type Quality } from '../board/layout/score';
-import { placementProblems, planCovers, type JumperColour, type Plan } from '../board/plan';
-import type { LampType } from '../catalogue/lamps';
+import type { Method } from '../board/layout/layOut';
+import type { Quality } from '../board/layout/score';
+import type { Plan } from '../board/plan';
 import type { SupplyChoice } from '../catalogue/supplies';
 import { expectedReadings, type Expectation } from '../checking/expected';
 import { isKind, type Circuit } from '../circuit/circuit';
@@ -20,6 +19,7 @@ import { steadySums, type SteadySums } from '../patterns/steady/figures';
 import type { LampSorts } from '../patterns/steady/parts';
 import { cautionsFor, type Caution } from './cautions';
 import { DEFAULT_BUILD, type Build, type PatternChoice } from './choice';
+import { planFor } from './planFor';
 import type { SheetRequest } from './request';
 
 /** One lesson, worked out: every stage hangs on the same circuit. */
@@ -36,6 +36,8 @@ export interface Sheet {
   readonly plan: Plan;
   readonly quality: Quality;
   readonly method: Method | 'kept';
+  /** What the layout hung on besides the circuit; while it is the same, the plan may serve again. */
+  readonly layoutKey: string;
   /** Whether the plan was arranged by hand and still makes the circuit that is wanted. */
   readonly planKept: boolean;
   readonly built: AsBuilt;
@@ -155,46 +157,4 @@ function designOf(
 /** Lamps soldered before a test: what the panel says, all others one string at a time. */
 function batchOf(choice: PatternChoice): number {
   return choice.pattern === 'panel' ? choice.params.batch : choice.pattern === 'lamp-cover' ? 6 : 1;
-}
-
-/** The jumper that goes with each lamp, among the colours that jumpers come in. */
-const LAMP_WIRES: Readonly<Record<LampType, JumperColour>> = {
-  infrared: 'black',
-  red: 'red',
-  orange: 'yellow',
-  yellow: 'yellow',
-  'yellow-green': 'green',
-  green: 'green',
-  blue: 'blue',
-  white: 'green',
-  violet: 'blue',
-};
-
-type Planned = Pick<Sheet, 'plan' | 'built' | 'planKept' | 'quality' | 'method'>;
-
-/** The plan kept by hand while it makes the wanted circuit, else one laid out anew around what was fixed by hand. */
-function planFor(circuit: Circuit, sorts: LampSorts, request: SheetRequest, build: Build): Outcome<Planned> {
-  const { plan: kept } = request;
-  const sameBoard = kept !== undefined && choiceOf(kept.board) === build.board;
-  if (kept && sameBoard && planCovers(kept, circuit) && placementProblems(kept).length === 0) {
-    const built = asBuilt(kept, circuit);
-    if (built.asWanted) {
-      return accepted({ plan: kept, built, planKept: true, quality: qualityOf(kept), method: 'kept' });
-    }
-  }
-  const keep = sameBoard ? kept.placements.filter((p) => p.fixed && !p.standIn) : [];
-  const wish = {
-    circuit,
-    board: build.board,
-    wires: request.style.wires,
-    lampWires: Object.fromEntries(Object.entries(sorts).map(([id, type]) => [id, LAMP_WIRES[type]])),
-    spacing: build.spacing,
-    perBand: request.choice.pattern === 'panel' ? request.choice.params.columns : undefined,
-  };
-  const around = layOut({ ...wish, keep });
-  // Where what was fixed leaves no room for the rest, all of it is laid out anew.
-  const outcome = around.ok || keep.length === 0 ? around : layOut(wish);
-  if (!outcome.ok) return outcome;
-  const { plan, quality, method } = outcome.value;
-  return accepted({ plan, built: asBuilt(plan, circuit), planKept: false, quality, method });
 }

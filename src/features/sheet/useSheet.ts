@@ -21,16 +21,20 @@ export function useSheet(first: Outcome<Sheet>, request: SheetRequest, restDraws
   const [state, setState] = useState<SheetState>(() => stateOf(first, undefined, request.draws.samples));
   const key = useMemo(() => JSON.stringify(request), [request]);
   const asked = useRef(request);
+  const newest = useRef(first.ok ? first.value : undefined);
   const solvers = useRef<Record<'quick' | 'careful', LatestOnly<SheetRequest, Outcome<Sheet>>>>(undefined);
 
   useEffect(() => {
-    const take = (outcome: Outcome<Sheet>, question: SheetRequest) =>
+    const withEarlier = (q: SheetRequest): SheetRequest => ({ ...q, earlier: earlierOf(newest.current) });
+    const take = (outcome: Outcome<Sheet>, question: SheetRequest) => {
+      if (outcome.ok) newest.current = outcome.value;
       setState((before) => stateOf(outcome, before.sheet, question.draws.samples));
+    };
     const fail = (error: unknown) =>
       setState((before) => ({ ...before, failure: `The sums stopped: ${String(error)}. Reload the page.` }));
     solvers.current = {
-      quick: new LatestOnly((q) => coreWorker('quick').sheet(q), take, fail),
-      careful: new LatestOnly((q) => coreWorker('careful').sheet(q), take, fail),
+      quick: new LatestOnly((q) => coreWorker('quick').sheet(withEarlier(q)), take, fail),
+      careful: new LatestOnly((q) => coreWorker('careful').sheet(withEarlier(q)), take, fail),
     };
   }, []);
 
@@ -54,4 +58,11 @@ function stateOf(outcome: Outcome<Sheet>, before: Sheet | undefined, draws: numb
   return outcome.ok
     ? { sheet: outcome.value, refusals: [], draws }
     : { sheet: before, refusals: outcome.findings, draws };
+}
+
+/** The plan that laid itself out before; one arranged by hand is the lesson's own. */
+function earlierOf(sheet: Sheet | undefined): SheetRequest['earlier'] {
+  if (!sheet || sheet.method === 'kept') return undefined;
+  const { plan, method, layoutKey } = sheet;
+  return { plan, method, layoutKey };
 }

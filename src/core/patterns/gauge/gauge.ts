@@ -13,7 +13,7 @@ import {
 import type { Part, PartOf } from '../../circuit/circuit';
 import { THERMAL_VOLTS } from '../../quantities/constants';
 import { Junction } from '../../devices/junction';
-import { finding, refused, type Outcome } from '../../findings/finding';
+import { finding, refused, type Finding, type Outcome } from '../../findings/finding';
 import type { Design, Given, Pattern } from '../pattern';
 import { choose } from '../single/sums';
 import { ampsOf } from '../steady/bank';
@@ -47,7 +47,7 @@ export const gauge: Pattern<'gauge', GaugeParams, SteadySums> = {
     supply: { kind: 'lead-acid-12v', cells: 1, age: 'fresh' },
     rungs: [
       { lamp: 'red', volts: 10.5 },
-      { lamp: 'yellow', volts: 11.5 },
+      { lamp: 'yellow', volts: 11 },
       { lamp: 'yellow-green', volts: 12 },
     ],
     amps: style.amps,
@@ -84,7 +84,23 @@ function design(params: GaugeParams, given: Given): Outcome<Design<SteadySums>> 
     const row = { lamp, zener, wanted: params.rungs[i]!.volts, fullAmps };
     return lit === undefined ? row : { ...row, lit };
   });
-  return { ...made, value: { ...made.value, sums: { ...made.value.sums, rungs: rows } } };
+  const findings = [...alike(rows), ...made.value.findings];
+  return { ...made, value: { ...made.value, findings, sums: { ...made.value.sums, rungs: rows } } };
+}
+
+/** Volts by which two rungs must differ to tell anything apart. */
+const APART = 0.3;
+
+/** Neighbouring rungs that light together. */
+function alike(rows: readonly RungRow[]): Finding[] {
+  const lit = rows.filter(({ lit: volts }) => volts !== undefined).sort((a, b) => a.lit! - b.lit!);
+  return lit
+    .slice(1)
+    .flatMap((row, i) =>
+      row.lit! - lit[i]!.lit! < APART
+        ? [finding('rungs-alike', { first: lit[i]!.lamp, second: row.lamp, volts: row.lit! }, 'warning')]
+        : [],
+    );
 }
 
 interface Rung {
