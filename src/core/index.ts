@@ -124,6 +124,7 @@ export {
 } from './board/plan';
 export {
   addJumper,
+  addPart,
   moveLeg,
   recolour,
   shifted,
@@ -135,6 +136,7 @@ export {
   turnPart,
 } from './board/edits';
 export { asBuilt, type AsBuilt } from './board/asBuilt';
+export { extraPart } from './board/readBack';
 export { layOut, type LaidOut, type LayoutRequest } from './board/layout/layOut';
 export { fewestWires, qualityOf, type Quality } from './board/layout/score';
 export { stageLists, wiringOf } from './board/layout/wiring';

@@ -41,6 +41,7 @@ function beforePower(sheet: Sheet): StepWords {
 
 function afterPower(sheet: Sheet): StepWords {
   const { lamps } = sheet.steady.design;
+  const button = sheet.circuit.parts.some(({ kind }) => kind === 'switch') ? 'Hold the button.' : '';
   const looks = [...new Set(lamps.map(({ brightness }) => brightness))];
   const seen =
     lamps.length === 1
@@ -59,7 +60,7 @@ function afterPower(sheet: Sheet): StepWords {
     : 'The supply gives';
   return {
     title: 'Stop: is it right?',
-    detail: read ? `${seen} ${where} ${band}.` : seen,
+    detail: [button, seen, read ? `${where} ${band}.` : ''].filter(Boolean).join(' '),
     cue: 'Lit is not enough: measure.',
     why: 'A lamp with too much current lights as well, and wears out.',
   };

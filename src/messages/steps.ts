@@ -13,7 +13,7 @@ import {
 } from '@/core';
 import { gateWords } from './gates';
 import { holeName } from './holes';
-import { capital, legName, partName, supplyName } from './names';
+import { BRIGHTNESS_WORDS, capital, legName, partName, supplyName } from './names';
 import { batchWords, cutWords, inspectWords, linkWords } from './soldering';
 import { listWords, valueOf, type StepWords } from './stepWords';
 import { tapedPartWords, tapeWords } from './taping';
@@ -43,6 +43,7 @@ const WORDS: { readonly [A in Step['action']]: (step: Of<A>, sheet: Sheet) => St
     ...cueOf(step.pieces),
     why: `Part ${step.stage} is built like part ${step.like}, with the same values.`,
   }),
+  'change-part': changeWords,
   'stage-gate': stageWords,
   cut: cutWords,
   'solder-batch': batchWords,
@@ -51,6 +52,23 @@ const WORDS: { readonly [A in Step['action']]: (step: Of<A>, sheet: Sheet) => St
   'test-on-cell': tapeWords,
   'fold-cell': tapeWords,
 };
+
+function changeWords({ part, ohms, amps, brightness, beyond }: Of<'change-part'>): StepWords {
+  const bands = bandsFor(ohms, 4, 0.05) ?? bandsFor(ohms, 5, 0.01);
+  if (beyond) {
+    return {
+      title: `Stop here: not ${formatOhms(ohms)}.`,
+      detail: `With it the lamp would carry ${formatQuantity(amps, 'A')}: ${BRIGHTNESS_WORDS[brightness]}.`,
+      cue: 'This is the floor of the walk.',
+      why: 'A lamp with too much current lights as well, and wears out.',
+    };
+  }
+  return {
+    title: `Power off. Put ${formatOhms(ohms)} in the place of ${part}, then power on.`,
+    detail: `${bands ? `Bands: ${bands.join(', ')}. ` : ''}The same holes. The lamp is now ${BRIGHTNESS_WORDS[brightness]}, at about ${formatQuantity(amps, 'A')}: write down what you see.`,
+    why: 'Each step lets a little more current through; the eye sees less of it than the meter.',
+  };
+}
 
 function jumperWords(step: Extract<Step, { action: 'place-jumper' }>): StepWords {
   const bring = step.legs.some((leg) => leg.hole.includes('+'))

@@ -80,12 +80,20 @@ test('a jumper is added and taken away again, and a part that was taken away is 
 }) => {
   await startLesson(page, 'Quay five');
   await openStage(page, 'Plan');
-  await page.getByLabel('New jumper from').fill('b3');
-  await page.getByLabel('New jumper to').fill('b8');
-  await page.getByRole('button', { name: 'Add a jumper' }).click();
+  await page.getByLabel('New piece from').fill('b3');
+  await page.getByLabel('New piece to').fill('b8');
+  await page.getByRole('button', { name: 'Add it' }).click();
   await expect(verdict(page)).toContainText('Not as planned.');
   await expect(verdict(page)).toContainText('far beyond what it survives');
   await page.getByRole('button', { name: 'Take W3 away' }).click();
+  await expect(verdict(page)).toContainText('Right.');
+  await page.getByLabel('Piece to add').selectOption('R 330');
+  await page.getByLabel('New piece from').fill('b3');
+  await page.getByLabel('New piece to').fill('b8');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  // Two of 330 Ω side by side: about twice the current.
+  await expect(verdict(page)).toContainText(spaced('17.2 mA'));
+  await page.getByRole('button', { name: 'Take R2 away' }).click();
   await expect(verdict(page)).toContainText('Right.');
   await page.getByRole('button', { name: 'Take D1 away' }).click();
   await expect(verdict(page)).toContainText('Not as planned.');

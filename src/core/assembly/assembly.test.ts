@@ -100,6 +100,18 @@ describe('a card for plugging', () => {
   });
 });
 
+describe('a card for walking down', () => {
+  it('changes the resistor step by step to the floor, and names the one that nobody takes', () => {
+    const sheet = patternSheet('walk-down', { lamp: 'red' }, 'mini');
+    const changes = step(sheet, 'change-part');
+    const walk = sheet.steady.walk!;
+    expect(changes.map(({ ohms }) => ohms)).toEqual(walk.slice(1).map(({ ohms }) => ohms));
+    expect(changes.map(({ beyond }) => beyond).lastIndexOf(true)).toBe(changes.length - 1);
+    expect(changes.filter(({ beyond }) => beyond)).toHaveLength(1);
+    expect(actions(sheet).indexOf('change-part')).toBeGreaterThan(actions(sheet).lastIndexOf('gate'));
+  });
+});
+
 describe('a card for soldering', () => {
   const sheet = patternSheet('panel', { rows: 2, columns: 8, batch: 8 }, 'strip');
 

@@ -14,6 +14,7 @@ export const PACE = {
   /** One joint: heat, feed, look. */
   joint: 0.4,
   tape: 1.2,
+  'change-part': 2,
   inspect: 4,
 } as const;
 

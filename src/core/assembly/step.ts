@@ -1,5 +1,6 @@
 import type { Body } from '../board/bodies';
 import type { JumperColour } from '../board/plan';
+import type { Brightness } from '../catalogue/brightness';
 import type { PolarityCue } from '../catalogue/polarity';
 
 /** Where one leg goes, and how to know the leg. */
@@ -90,6 +91,16 @@ export type Step = StepBase &
         readonly length: number;
         readonly from: string;
         readonly to: string;
+      }
+    | {
+        /** The next resistor of a walk, in the same holes, and what the lamp carries with it. */
+        readonly action: 'change-part';
+        readonly part: string;
+        readonly ohms: number;
+        readonly amps: number;
+        readonly brightness: Brightness;
+        /** The first value that nobody takes: the walk ends above it. */
+        readonly beyond: boolean;
       }
     | { readonly action: 'test-on-cell'; readonly part: string }
     | { readonly action: 'fold-cell'; readonly part: string }

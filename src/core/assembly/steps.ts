@@ -3,7 +3,8 @@ import { buildType } from '../board/boards';
 import { boardOf } from '../board/copper';
 import type { Plan } from '../board/plan';
 import type { Circuit } from '../circuit/circuit';
-import { AGE_FACTORS, SOLDER_PER_JOINT, type AgeGroup } from './pace';
+import type { WalkRow } from '../patterns/steady/figures';
+import { AGE_FACTORS, PACE, SOLDER_PER_JOINT, type AgeGroup } from './pace';
 import { pluggedSteps } from './plugged';
 import { solderedSteps } from './soldered';
 import { tapedSteps } from './taped';
@@ -14,8 +15,16 @@ import type { Step } from './step';
  *
  * @param built the plan as read back and solved, for which end of a part is the more positive
  * @param batch lamps soldered together before a test
+ * @param walk resistors that take R1's place one after another once it works
  */
-export function buildSteps(plan: Plan, circuit: Circuit, built: AsBuilt, age: AgeGroup, batch = 1): Step[] {
+export function buildSteps(
+  plan: Plan,
+  circuit: Circuit,
+  built: AsBuilt,
+  age: AgeGroup,
+  batch = 1,
+  walk: readonly WalkRow[] = [],
+): Step[] {
   const factor = AGE_FACTORS[age];
   const kind = buildType(boardOf(plan));
   const steps =
@@ -24,7 +33,17 @@ export function buildSteps(plan: Plan, circuit: Circuit, built: AsBuilt, age: Ag
       : kind === 'soldered'
         ? solderedSteps(plan, circuit, batch)
         : tapedSteps(plan, circuit, built);
-  return steps.map((step) => ({ ...step, minutes: step.minutes * factor }));
+  const changes = walk.slice(1).map(({ ohms, amps, brightness, beyond }): Step => ({
+    id: `walk-${ohms}`,
+    action: 'change-part',
+    part: 'R1',
+    ohms,
+    amps,
+    brightness,
+    beyond,
+    minutes: beyond ? 0.5 : PACE['change-part'],
+  }));
+  return [...steps, ...changes].map((step) => ({ ...step, minutes: step.minutes * factor }));
 }
 
 export function totalMinutes(steps: readonly Step[]): number {

@@ -2,7 +2,7 @@ import { patternSheet, sheetWith } from '../../../tests/support/sheets';
 import type { Outcome } from '../findings/finding';
 import { asBuilt } from './asBuilt';
 import { copperOf } from './copper';
-import { addJumper, moveLeg, recolour, shiftPart, stepsBetween, swapParts, takeAway } from './edits';
+import { addJumper, addPart, moveLeg, recolour, shiftPart, stepsBetween, swapParts, takeAway } from './edits';
 import { placementOf, planSchema, type Plan } from './plan';
 import { readBack } from './readBack';
 
@@ -44,6 +44,19 @@ describe('changing places, wires and colours', () => {
     const built = asBuilt(shorted, circuit);
     expect(built.asWanted).toBe(false);
     expect(built.findings.map(({ code }) => code)).toContain('will-fail');
+  });
+
+  it('a part from the store is read with its own figures, and is no part of the lesson', () => {
+    const one = sheetWith();
+    const more = made(addPart(one.plan, { kind: 'resistor', ohms: 330 }, 'b3', 'b8'));
+    const built = asBuilt(more, one.circuit);
+    expect(built.asWanted).toBe(false);
+    // Two of 330 Ω side by side are 165 Ω.
+    const { amps, volts } = built.solved!.parts['D1']!;
+    expect(amps).toBeCloseTo((4.8 - volts) / (165 + 0.45), 9);
+    const lamp = made(addPart(one.plan, { kind: 'led', type: 'blue' }, 'b8', 'b9'));
+    expect(placementOf(lamp, 'D2')!.legs).toEqual({ anode: 'b8', cathode: 'b9' });
+    expect(asBuilt(lamp, one.circuit).lamps.map(({ part }) => part)).toEqual(['D1', 'D2']);
   });
 
   it('a jumper wants holes that are there and free', () => {

@@ -131,16 +131,30 @@ export function recolour(plan: Plan, part: string, colour: JumperColour): Plan {
 
 /** One more jumper, under the next free name. */
 export function addJumper(plan: Plan, a: HoleName, b: HoleName, colour: JumperColour): Outcome<Plan> {
-  const part = nextJumper(plan.placements);
+  const part = nextName('W', plan.placements);
   const jumper: Placement = { part, kind: 'jumper', legs: { a, b }, colour, fixed: true };
   return fits({ ...plan, placements: [...plan.placements, jumper] }, part);
 }
 
-function nextJumper(placements: readonly Placement[]): string {
+/** A resistor or lamp from the store between two holes; a lamp's long leg goes into the first. */
+export function addPart(
+  plan: Plan,
+  what: Exclude<StandIn, { kind: 'wire' }>,
+  first: HoleName,
+  second: HoleName,
+): Outcome<Plan> {
+  const lamp = what.kind === 'led';
+  const part = nextName(lamp ? 'D' : 'R', plan.placements);
+  const legs: Legs = lamp ? { anode: first, cathode: second } : { a: first, b: second };
+  const placement: Placement = { part, kind: 'part', legs, standIn: what };
+  return fits({ ...plan, placements: [...plan.placements, placement] }, part);
+}
+
+function nextName(letter: string, placements: readonly Placement[]): string {
   const names = new Set(placements.map(({ part }) => part));
   let number = 1;
-  while (names.has(`W${number}`)) number++;
-  return `W${number}`;
+  while (names.has(`${letter}${number}`)) number++;
+  return `${letter}${number}`;
 }
 
 /** Takes a piece off the board; the lesson's circuit still wants it. */

@@ -18,7 +18,11 @@ export function readBack(plan: Plan, wanted: Circuit): Circuit {
     const nets = Object.fromEntries(Object.entries(placement.legs).map(([leg, hole]) => [leg, copper(hole)]));
     if (placement.kind === 'jumper') return [{ id: placement.part, kind: 'wire', pins: nets, params: {} }];
     const body = bodies.get(placement.part);
-    return (body?.parts ?? []).map((part) => standIn(part, placement, pinsOf(part, nets)));
+    if (!body) {
+      const extra = extraPart(placement, nets);
+      return extra ? [extra] : [];
+    }
+    return body.parts.map((part) => standIn(part, placement, pinsOf(part, nets)));
   });
   const source = parts.find((part) => isKind(part, 'supply'));
   return {
@@ -27,6 +31,17 @@ export function readBack(plan: Plan, wanted: Circuit): Circuit {
     parts,
     checks: [],
   };
+}
+
+/** A part from the store that the lesson's circuit does not have: its placement says what it is. */
+export function extraPart(placement: Placement, nets: Readonly<Record<string, string>>): Part | undefined {
+  const { part: id, standIn: what } = placement;
+  if (what?.kind === 'resistor') {
+    return { id, kind: 'resistor', pins: nets, params: { ohms: what.ohms, tolerance: 0.05, watts: 0.25 } };
+  }
+  if (what?.kind !== 'led') return undefined;
+  const fields = DEVICES.led.resolve({ type: what.type, maxAmps: 0.02 });
+  return 'problem' in fields ? undefined : { id, kind: 'led', pins: nets, params: fields };
 }
 
 /** The nets at a part's own pins, from those at the legs of the thing that holds it. */

@@ -73,7 +73,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
   const draws = { ...request.draws, samples: Math.max(1, Math.round(request.draws.samples * share)) };
   const expected = expectedReadings(circuit, checkpoints, request.meter, draws);
   if (!expected.ok) return expected;
-  const steps = buildSteps(plan, circuit, built, request.ageGroup, batchOf(choice));
+  const steps = buildSteps(plan, circuit, built, request.ageGroup, batchOf(choice), steady.walk);
   const { students, stock } = request;
   return accepted({
     pattern: choice.pattern,

@@ -1,6 +1,7 @@
 import {
   boardOf,
   bodiesOf,
+  extraPart,
   formatOhms,
   formatQuantity,
   type Circuit,
@@ -40,7 +41,7 @@ export function PlacedDrawing({ plan, placement, circuit, sorts, view }: Props) 
   }
   if (body?.kind === 'supply') return <Leads plan={plan} placement={placement} view={view} />;
   if (body?.kind === 'rgb') return <ThreeColourDrawing ends={ends} name={name} view={view} />;
-  const part = body?.parts[0];
+  const part = body ? body.parts[0] : extraPart(placement, placement.legs);
   if (part?.kind === 'resistor') {
     return <PlacedResistor part={part} placement={placement} ends={ends} brief={brief} />;
   }

@@ -19,7 +19,7 @@ import {
 import Form from 'react-bootstrap/Form';
 import { capital, legName, partName } from '@/messages/names';
 import { saveAs, slug } from '@/ui/download';
-import { AddJumper } from '../plan/AddJumper';
+import { AddPiece } from '../plan/AddPiece';
 import { BoardWords } from '../plan/BoardWords';
 import { DiagramSection } from '../plan/DiagramSection';
 import { HoleField } from '../plan/HoleField';
@@ -76,7 +76,7 @@ export function PlanStage(props: Props) {
           </tbody>
         </table>
         <Missing plan={plan} sheet={sheet} trial={trial} />
-        <AddJumper plan={plan} trial={trial} />
+        <AddPiece plan={plan} trial={trial} values={values} />
         <p className="small-print mt-2">
           Type another hole (c8, L+3 for the left + rail) or pick the piece up on the board: arrow keys move
           it, Shift with an arrow moves its second leg, t turns it, w puts a wire in its place, Delete takes a
