@@ -25,6 +25,7 @@ import { shownFigure } from './figures';
 import { useAsked } from '@/features/asking/useAsked';
 import type { CoreApi } from '@/workers/coreApi';
 import type { Remote } from 'comlink';
+import { Heads } from '@/ui/Heads';
 
 const ask = (core: Remote<CoreApi>, circuit: Circuit): Promise<Outcome<Solved>> => core.solve(circuit);
 
@@ -55,21 +56,15 @@ export function AtRest({ circuit, onChange }: { circuit: Circuit; onChange: (cir
       ))}
       <div className="scroll-x">
         <Table>
-          <thead>
-            <tr>
-              <th scope="col">Part</th>
-              <th scope="col">What it is</th>
-              <th scope="col" className="amount">
-                Across it
-              </th>
-              <th scope="col" className="amount">
-                Through it
-              </th>
-              <th scope="col" className="amount">
-                Takes up
-              </th>
-            </tr>
-          </thead>
+          <Heads
+            columns={[
+              ['Part'],
+              ['What it is'],
+              ['Across it', 'amount'],
+              ['Through it', 'amount'],
+              ['Takes up', 'amount'],
+            ]}
+          />
           <tbody>
             {circuit.parts.map((part) => (
               <tr key={part.id}>

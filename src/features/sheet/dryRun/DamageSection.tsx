@@ -13,6 +13,7 @@ import { useAsked } from '@/features/asking/useAsked';
 import { CHANGE_WORDS, damageWords, ruinWords } from '@/messages/dryRun';
 import { BRIGHTNESS_WORDS, checkpointName, partName } from '@/messages/names';
 import { Note } from '@/ui/Note';
+import { Heads } from '@/ui/Heads';
 
 /** What was said beforehand: about the lamp, and about the meter where somebody ventured a figure. */
 interface Said {
@@ -184,17 +185,7 @@ function Outcome({ run, said, sheet }: { run: DryRun; said: Said; sheet: Sheet }
         </p>
       ))}
       <table className="table mt-2">
-        <thead>
-          <tr>
-            <th scope="col">the meter would read</th>
-            <th scope="col" className="amount">
-              in a right build
-            </th>
-            <th scope="col" className="amount">
-              now
-            </th>
-          </tr>
-        </thead>
+        <Heads columns={[['the meter would read'], ['in a right build', 'amount'], ['now', 'amount']]} />
         <tbody>
           {run.readings.map(({ id, before, after }) => {
             const unit = sheet.expected.points.find((point) => point.id === id)?.unit ?? 'V';

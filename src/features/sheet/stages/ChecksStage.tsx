@@ -2,6 +2,7 @@ import { formatQuantity, type Sheet } from '@/core';
 import { BandChart } from '@/features/charts/BandChart';
 import { checkpointName, probeWords } from '@/messages/names';
 import { Changed } from '../Changed';
+import { Heads } from '@/ui/Heads';
 
 /** What the meter should read at each checkpoint, and how far right builds spread. */
 export function ChecksStage({ sheet, draws, printHref }: { sheet: Sheet; draws: number; printHref: string }) {
@@ -16,20 +17,14 @@ export function ChecksStage({ sheet, draws, printHref }: { sheet: Sheet; draws: 
           </a>
         </div>
         <table className="table">
-          <thead>
-            <tr>
-              <th scope="col">checkpoint</th>
-              <th scope="col" className="amount">
-                typical
-              </th>
-              <th scope="col" className="amount">
-                95 of 100 between
-              </th>
-              <th scope="col" className="amount">
-                worst corners
-              </th>
-            </tr>
-          </thead>
+          <Heads
+            columns={[
+              ['checkpoint'],
+              ['typical', 'amount'],
+              ['95 of 100 between', 'amount'],
+              ['worst corners', 'amount'],
+            ]}
+          />
           <tbody>
             {points.map((point) => {
               const q = (value: number) => formatQuantity(value, point.unit);

@@ -3,6 +3,7 @@ import { CAUTION_WORDS } from '@/messages/cautions';
 import { stockName } from '@/messages/names';
 import { money } from '@/messages/money';
 import { StatusMark } from '@/ui/StatusMark';
+import { Heads } from '@/ui/Heads';
 
 /** Parts for one, for the group, with spares, against the stock, and what to buy. */
 export function KitStage({ sheet, style, csvHref }: { sheet: Sheet; style: HouseStyle; csvHref: string }) {
@@ -17,29 +18,17 @@ export function KitStage({ sheet, style, csvHref }: { sheet: Sheet; style: House
         </a>
       </div>
       <table className="table">
-        <thead>
-          <tr>
-            <th scope="col">part</th>
-            <th scope="col" className="amount">
-              for one
-            </th>
-            <th scope="col" className="amount">
-              for all
-            </th>
-            <th scope="col" className="amount">
-              spares
-            </th>
-            <th scope="col" className="amount">
-              in store
-            </th>
-            <th scope="col" className="amount">
-              to buy
-            </th>
-            <th scope="col" className="amount">
-              costs
-            </th>
-          </tr>
-        </thead>
+        <Heads
+          columns={[
+            ['part'],
+            ['for one', 'amount'],
+            ['for all', 'amount'],
+            ['spares', 'amount'],
+            ['in store', 'amount'],
+            ['to buy', 'amount'],
+            ['costs', 'amount'],
+          ]}
+        />
         <tbody>
           {kit.lines.map((line) => (
             <tr key={line.key}>

@@ -1,5 +1,6 @@
 import { formatOhms, formatQuantity, type SteadySums } from '@/core';
 import { BRIGHTNESS_WORDS } from '@/messages/names';
+import { Heads } from '@/ui/Heads';
 
 /** The row of resistors that a class walks down, and where the floor is. */
 export function WalkTable({ rows }: { rows: NonNullable<SteadySums['walk']> }) {
@@ -7,17 +8,7 @@ export function WalkTable({ rows }: { rows: NonNullable<SteadySums['walk']> }) {
     <section className="ruled">
       <h2>From high to low, on a fresh supply</h2>
       <table className="table">
-        <thead>
-          <tr>
-            <th scope="col">resistor</th>
-            <th scope="col" className="amount">
-              current
-            </th>
-            <th scope="col" className="ps-4">
-              the lamp looks
-            </th>
-          </tr>
-        </thead>
+        <Heads columns={[['resistor'], ['current', 'amount'], ['the lamp looks', 'ps-4']]} />
         <tbody>
           {rows.map((row) => (
             <tr key={row.ohms} className={row.beyond ? 'beyond' : undefined}>
@@ -45,20 +36,9 @@ export function KnobTable({ rows }: { rows: NonNullable<SteadySums['knob']> }) {
     <section className="ruled">
       <h2>Turning the knob</h2>
       <table className="table">
-        <thead>
-          <tr>
-            <th scope="col">knob</th>
-            <th scope="col" className="amount">
-              its ohms
-            </th>
-            <th scope="col" className="amount">
-              current
-            </th>
-            <th scope="col" className="ps-4">
-              the lamp looks
-            </th>
-          </tr>
-        </thead>
+        <Heads
+          columns={[['knob'], ['its ohms', 'amount'], ['current', 'amount'], ['the lamp looks', 'ps-4']]}
+        />
         <tbody>
           {rows.map((row) => (
             <tr key={row.position}>
@@ -79,21 +59,15 @@ export function RungTable({ rows }: { rows: NonNullable<SteadySums['rungs']> }) 
     <section className="ruled">
       <h2>The rungs</h2>
       <table className="table">
-        <thead>
-          <tr>
-            <th scope="col">lamp</th>
-            <th scope="col">zener</th>
-            <th scope="col" className="amount">
-              wanted from
-            </th>
-            <th scope="col" className="amount">
-              lit from (1 mA)
-            </th>
-            <th scope="col" className="amount">
-              current when fresh
-            </th>
-          </tr>
-        </thead>
+        <Heads
+          columns={[
+            ['lamp'],
+            ['zener'],
+            ['wanted from', 'amount'],
+            ['lit from (1 mA)', 'amount'],
+            ['current when fresh', 'amount'],
+          ]}
+        />
         <tbody>
           {rows.map((row) => (
             <tr key={row.lamp}>

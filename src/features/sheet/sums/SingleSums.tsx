@@ -18,6 +18,7 @@ import { ResistorDrawing } from '@/features/plan/ResistorDrawing';
 import { AGE_NAMES, BRIGHTNESS_WORDS } from '@/messages/names';
 import { schoolWords } from '@/messages/schools';
 import { Changed } from '../Changed';
+import { Heads } from '@/ui/Heads';
 
 const V = (volts: number) => formatQuantity(volts, 'V');
 const A = (amps: number) => formatQuantity(amps, 'A');
@@ -191,26 +192,16 @@ function Ages({ sums }: { sums: SingleSums }) {
     <section className="ruled">
       <h2>As the supply ages</h2>
       <table className="table">
-        <thead>
-          <tr>
-            <th scope="col">supply</th>
-            <th scope="col" className="amount">
-              volts
-            </th>
-            <th scope="col" className="amount">
-              current
-            </th>
-            <th scope="col" className="amount">
-              across R1
-            </th>
-            <th scope="col" className="amount">
-              across the lamp
-            </th>
-            <th scope="col" className="ps-4">
-              the lamp looks
-            </th>
-          </tr>
-        </thead>
+        <Heads
+          columns={[
+            ['supply'],
+            ['volts', 'amount'],
+            ['current', 'amount'],
+            ['across R1', 'amount'],
+            ['across the lamp', 'amount'],
+            ['the lamp looks', 'ps-4'],
+          ]}
+        />
         <tbody>
           {sums.ages.map((row) => (
             <tr key={row.age}>
@@ -248,26 +239,16 @@ function Schools({ sums }: { sums: SingleSums }) {
     <section className="ruled">
       <h2>The other schools</h2>
       <table className="table">
-        <thead>
-          <tr>
-            <th scope="col">choice</th>
-            <th scope="col" className="amount">
-              resistor
-            </th>
-            <th scope="col" className="amount">
-              fresh
-            </th>
-            <th scope="col" className="amount">
-              as labelled
-            </th>
-            <th scope="col" className="amount">
-              tired
-            </th>
-            <th scope="col" className="amount">
-              of the limit
-            </th>
-          </tr>
-        </thead>
+        <Heads
+          columns={[
+            ['choice'],
+            ['resistor', 'amount'],
+            ['fresh', 'amount'],
+            ['as labelled', 'amount'],
+            ['tired', 'amount'],
+            ['of the limit', 'amount'],
+          ]}
+        />
         <tbody>
           {sums.schools.map((school, i) => (
             <Fragment key={`${school.question} ${school.choice}`}>
