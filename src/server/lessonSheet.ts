@@ -37,6 +37,6 @@ export function requestFor(
 /** What a lesson comes to, in one line; no draws are needed for that. */
 export function lessonInShort(lesson: Lesson, surroundings: SheetSurroundings): string {
   const request = requestFor(lesson, surroundings);
-  const worked = workOut(request);
+  const worked = workOut(request, true);
   return worked.ok ? lessonSentence(worked.value) : sentences(worked.findings);
 }

@@ -38,6 +38,8 @@ export interface Given {
   readonly style: HouseStyle;
   /** Price of one piece in cents by what it is, as `resistor 330`, where the store knows it. */
   readonly cents?: Readonly<Record<string, number>>;
+  /** Without the hours along a discharge, for lists that do not show them. */
+  readonly brief?: boolean | undefined;
 }
 
 /** The contract of a lesson pattern: a parameterised circuit. A new one is a file here and a line in `index.ts`. */

@@ -126,12 +126,13 @@ interface Worked {
 /** The circuit and its figures alone, without plan, draws and kit. */
 export function workOut(
   request: Pick<SheetRequest, 'choice' | 'style' | 'shelf' | 'stock'>,
+  brief = false,
 ): Outcome<Worked> {
   const { choice, style, shelf, stock } = request;
   const cents = Object.fromEntries(
     stock.map(({ spec, packCents, packSize }) => [stockKey(spec), packCents / packSize]),
   );
-  const given: Given = { shelf, style, cents };
+  const given: Given = { shelf, style, cents, brief };
   if (choice.pattern !== 'single') {
     const design = designOf(choice, given);
     return design.ok ? accepted({ design: design.value, steady: design.value.sums }) : design;

@@ -16,7 +16,7 @@ const DOWN = 40;
 export function PatternSign({ pattern }: { pattern: PatternId }) {
   const params: unknown = PATTERNS[pattern].defaults(DEFAULT_STYLE);
   const choice = choiceSchema.parse({ pattern, params });
-  const worked = workOut({ choice, style: DEFAULT_STYLE, shelf: BARE_SHELF, stock: [] });
+  const worked = workOut({ choice, style: DEFAULT_STYLE, shelf: BARE_SHELF, stock: [] }, true);
   const diagram = worked.ok ? diagramOf(worked.value.design.circuit) : undefined;
   if (!diagram) return null;
   const toX = (x: number) => x * ACROSS + 26;

@@ -40,7 +40,7 @@ export function LessonSheet(props: LessonSheetProps) {
   const draft = useLessonDraft(props.id, props.content, props.version, props.updatedAt);
   const { content } = draft;
   const request = useMemo(() => requestOf(content, surroundings), [content, surroundings]);
-  const { sheet, refusals, draws, failure } = useSheet(props.first, request, props.restDraws);
+  const { sheet, refusals, failure } = useSheet(props.first, request, props.restDraws);
   const trial = useTrial(sheet, (plan: Plan) => draft.change({ ...content, plan }));
   const [picked, setPicked] = useState<string | undefined>();
   const [marking, setMarking] = useState(false);
@@ -95,7 +95,7 @@ export function LessonSheet(props: LessonSheetProps) {
           )}
           <div className={refusals.length ? 'stage-view stale' : 'stage-view'}>
             <StageView
-              {...{ stage, sheet, content, trial, draws, surroundings, request }}
+              {...{ stage, sheet, content, trial, surroundings, request }}
               lessonId={props.id}
               groups={props.groups}
               sessions={props.sessions}

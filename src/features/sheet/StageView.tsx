@@ -19,7 +19,6 @@ interface Props {
   readonly sheet: Sheet | undefined;
   readonly content: LessonContent;
   readonly trial: Trial;
-  readonly draws: number;
   readonly request: SheetRequest;
   readonly surroundings: SheetSurroundings;
   readonly lessonId: number;
@@ -74,7 +73,7 @@ export function StageView(props: Props) {
         />
       );
     case 'checks':
-      return <ChecksStage sheet={sheet} draws={props.draws} printHref={`/print/${lessonId}/checks`} />;
+      return <ChecksStage sheet={sheet} printHref={`/print/${lessonId}/checks`} />;
     case 'kit':
       return <KitStage sheet={sheet} style={style} csvHref={`/lessons/${lessonId}/kit.csv`} />;
   }

@@ -10,7 +10,6 @@ export interface SheetState {
   readonly sheet: Sheet | undefined;
   /** Why the wishes as they stand have no sheet; empty when they have. */
   readonly refusals: readonly Finding[];
-  readonly draws: number;
   readonly failure?: string;
 }
 
@@ -18,7 +17,7 @@ const REST_AFTER_MS = 500;
 
 /** Keeps a sheet solved while its wishes change: a few thousand draws while typing, more at rest, both in workers. */
 export function useSheet(first: Outcome<Sheet>, request: SheetRequest, restDraws: number): SheetState {
-  const [state, setState] = useState<SheetState>(() => stateOf(first, undefined, request.draws.samples));
+  const [state, setState] = useState<SheetState>(() => stateOf(first, undefined));
   const key = useMemo(() => JSON.stringify(request), [request]);
   const asked = useRef(request);
   const newest = useRef(first.ok ? first.value : undefined);
@@ -26,9 +25,9 @@ export function useSheet(first: Outcome<Sheet>, request: SheetRequest, restDraws
 
   useEffect(() => {
     const withEarlier = (q: SheetRequest): SheetRequest => ({ ...q, earlier: earlierOf(newest.current) });
-    const take = (outcome: Outcome<Sheet>, question: SheetRequest) => {
+    const take = (outcome: Outcome<Sheet>) => {
       if (outcome.ok) newest.current = outcome.value;
-      setState((before) => stateOf(outcome, before.sheet, question.draws.samples));
+      setState((before) => stateOf(outcome, before.sheet));
     };
     const fail = (error: unknown) =>
       setState((before) => ({ ...before, failure: `The sums stopped: ${String(error)}. Reload the page.` }));
@@ -54,10 +53,8 @@ export function useSheet(first: Outcome<Sheet>, request: SheetRequest, restDraws
   return state;
 }
 
-function stateOf(outcome: Outcome<Sheet>, before: Sheet | undefined, draws: number): SheetState {
-  return outcome.ok
-    ? { sheet: outcome.value, refusals: [], draws }
-    : { sheet: before, refusals: outcome.findings, draws };
+function stateOf(outcome: Outcome<Sheet>, before: Sheet | undefined): SheetState {
+  return outcome.ok ? { sheet: outcome.value, refusals: [] } : { sheet: before, refusals: outcome.findings };
 }
 
 /** The plan that laid itself out before; one arranged by hand is the lesson's own. */

@@ -1,4 +1,4 @@
-import { makeSheet } from '@/core';
+import { makeSheet, type SheetRequest } from '@/core';
 import { LessonSheet } from '@/features/sheet/LessonSheet';
 import { DRAWS, requestFor, sheetSurroundings } from '@/server/lessonSheet';
 import { orMissing } from '@/server/orMissing';
@@ -50,7 +50,7 @@ export default async function LessonPage({ params }: Props) {
       version={held.version}
       updatedAt={held.updatedAt}
       archived={held.archivedAt !== null}
-      first={makeSheet(requestFor(held, surroundings))}
+      first={makeSheet(firstLook(requestFor(held, surroundings)))}
       surroundings={surroundings}
       restDraws={DRAWS.rest}
       groups={present}
@@ -61,3 +61,10 @@ export default async function LessonPage({ params }: Props) {
     />
   );
 }
+
+/** What a page opens with: bands from few draws, that the screen makes again from many as soon as it rests. */
+function firstLook(request: SheetRequest): SheetRequest {
+  return { ...request, draws: { ...request.draws, samples: FIRST_DRAWS } };
+}
+
+const FIRST_DRAWS = 600;

@@ -167,6 +167,8 @@ export interface SumsRequest {
   readonly sorts: LampSorts;
   readonly strings: readonly StringSum[];
   readonly ratingShare: number;
+  /** Left out, the hours along the discharge are worked out too. */
+  readonly brief?: boolean | undefined;
 }
 
 /** The figures that every steady-light circuit has. */
@@ -183,7 +185,7 @@ export function steadySums(request: SumsRequest): Outcome<SteadySums> {
     design: ages.value.find((row) => row.age === supply.age)!,
     hottest,
     rating: ratingFor(hottest.hottest?.watts ?? 0, request.ratingShare),
-    life: lifeOf(circuit, supply, sorts),
+    life: request.brief ? undefined : lifeOf(circuit, supply, sorts),
     ways: [],
   });
 }

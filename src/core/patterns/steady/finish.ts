@@ -21,7 +21,7 @@ interface Unfinished {
 export function finish(unfinished: Unfinished, given: Given): Outcome<Design<SteadySums>> {
   const { circuit, supply, sorts, strings = [] } = unfinished;
   const { ratingShare } = given.style;
-  const sums = steadySums({ circuit, supply, sorts, strings, ratingShare });
+  const sums = steadySums({ circuit, supply, sorts, strings, ratingShare, brief: given.brief });
   if (!sums.ok) return sums;
   const whole = { ...sums.value, ...unfinished.more };
   const rated = withRating(circuit, Math.max(whole.rating ?? 1, 0.25));

@@ -1,9 +1,8 @@
 import type { SupplyChoice } from '../../catalogue/supplies';
-import { SUPPLIES } from '../../catalogue/supplies';
 import { isKind, type Circuit } from '../../circuit/circuit';
 import { finding, type Finding, type Outcome } from '../../findings/finding';
 import type { Given } from '../pattern';
-import { lifeOf, steadySums, type AgeRow } from './figures';
+import { steadySums, type AgeRow } from './figures';
 import type { LampSorts } from './parts';
 import type { Way, WayFigures, WayKind } from './way';
 
@@ -18,7 +17,8 @@ export interface WayRequest {
 /** Solves one way and judges it: every lamp lit from fresh to tired, none above its limit. */
 export function judgeWay({ kind, length, supply, circuit, sorts }: WayRequest, given: Given): Way {
   const base = { kind, length, supply, taken: false };
-  const sums = steadySums({ circuit, supply, sorts, strings: [], ratingShare: given.style.ratingShare });
+  const { ratingShare } = given.style;
+  const sums = steadySums({ circuit, supply, sorts, strings: [], ratingShare, brief: given.brief });
   if (!sums.ok) return { ...base, works: false, why: sums.findings };
   const [fresh, , tired] = sums.value.ages as [AgeRow, AgeRow, AgeRow];
   const why = objections(sums.value.design, [fresh, tired]);
@@ -29,7 +29,7 @@ export function judgeWay({ kind, length, supply, circuit, sorts }: WayRequest, g
     litTired: litIn(tired),
     amps: sums.value.design.amps,
     lostWatts: sums.value.design.lostWatts,
-    hours: SUPPLIES[supply.kind].capacity === undefined ? undefined : lifeOf(circuit, supply, sorts)?.toEmpty,
+    hours: sums.value.life?.toEmpty,
     parts: parts.length,
     cents: priceOf(circuit, sorts, given),
   };

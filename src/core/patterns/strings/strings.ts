@@ -116,9 +116,15 @@ const COMPARED: readonly SupplyChoice[] = [
 function waysFor(params: StringsParams, lamps: readonly LampType[], given: Given): Way[] {
   const { supply } = params;
   const here = waysOn(params, supply, lamps, given);
-  const elsewhere = COMPARED.filter(
-    (other) => other.kind !== supply.kind || other.cells !== supply.cells,
-  ).flatMap((other) => bestWay(waysOn(params, other, lamps, given)) ?? []);
+  // A list that shows no ways needs none of the other supplies.
+  const others = given.brief ? [] : COMPARED;
+  const elsewhere = others
+    .filter((other) => other.kind !== supply.kind || other.cells !== supply.cells)
+    .flatMap((other): Way[] => {
+      // Which is best there is told without hours; only the one that is shown gets them.
+      const best = bestWay(waysOn(params, other, lamps, { ...given, brief: true }));
+      return best ? [wayWith(params, other, lamps, best, given)] : [];
+    });
   return [...here, ...elsewhere];
 }
 
@@ -135,12 +141,20 @@ function waysOn(
     ...lengths.map((length) => ({ kind: 'strings' as const, length })),
     ...(lamps.length > 1 ? [{ kind: 'shared' as const, length: 1 }] : []),
   ];
-  return wirings.map((wiring) => {
-    const built = buildWay(params, supply, lamps, wiring, given);
-    if (!built.ok) return unmetWay(wiring.kind, wiring.length, supply, built);
-    const { circuit, sorts } = built.value;
-    return judgeWay({ ...wiring, supply, circuit, sorts }, given);
-  });
+  return wirings.map((wiring) => wayWith(params, supply, lamps, wiring, given));
+}
+
+function wayWith(
+  params: StringsParams,
+  supply: SupplyChoice,
+  lamps: readonly LampType[],
+  { kind, length }: Wiring,
+  given: Given,
+): Way {
+  const built = buildWay(params, supply, lamps, { kind, length }, given);
+  if (!built.ok) return unmetWay(kind, length, supply, built);
+  const { circuit, sorts } = built.value;
+  return judgeWay({ kind, length, supply, circuit, sorts }, given);
 }
 
 /** Lengths worth showing: all that fit, and the first that does not, with the volts it would need. */

@@ -5,8 +5,8 @@ import { Changed } from '../Changed';
 import { Heads } from '@/ui/Heads';
 
 /** What the meter should read at each checkpoint, and how far right builds spread. */
-export function ChecksStage({ sheet, draws, printHref }: { sheet: Sheet; draws: number; printHref: string }) {
-  const { points, unsettled } = sheet.expected;
+export function ChecksStage({ sheet, printHref }: { sheet: Sheet; printHref: string }) {
+  const { points, unsettled, samples } = sheet.expected;
   return (
     <>
       <section className="ruled">
@@ -52,7 +52,7 @@ export function ChecksStage({ sheet, draws, printHref }: { sheet: Sheet; draws: 
           </tbody>
         </table>
         <p className="small-print mt-2">
-          From {draws.toLocaleString('en')} drawn builds: supply, resistor and lamp each anywhere in their
+          From {samples.toLocaleString('en')} drawn builds: supply, resistor and lamp each anywhere in their
           spread.
           {unsettled > 0 && ` ${unsettled} draws did not settle and are left out.`}
         </p>
