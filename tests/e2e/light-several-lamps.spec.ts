@@ -92,7 +92,7 @@ test('a jumper is added and taken away again, and a part that was taken away is 
   await page.getByLabel('New piece to').fill('b8');
   await page.getByRole('button', { name: 'Add it' }).click();
   // Two of 330 Ω side by side: about twice the current.
-  await expect(verdict(page)).toContainText(spaced('17.2 mA'));
+  await expect(verdict(page)).toContainText(spaced('17.3 mA'));
   await page.getByRole('button', { name: 'Take R2 away' }).click();
   await expect(verdict(page)).toContainText('Right.');
   await page.getByRole('button', { name: 'Take D1 away' }).click();
