@@ -113,6 +113,7 @@ export { bodiesOf, type Body } from './board/bodies';
 export { boardOf, copperOf } from './board/copper';
 export { boardHoles, holeOf, LANE_PITCH, TAPE_PITCH, type Hole, type HoleName } from './board/geometry';
 export {
+  isOnTheBack,
   JUMPER_COLOURS,
   placementOf,
   planSchema,

@@ -28,7 +28,14 @@ const sheet = sheetWith();
 const draw = (element: ReactElement) => renderToStaticMarkup(element).replaceAll(THIN, ' ');
 const board = (more: Partial<Parameters<typeof BoardDrawing>[0]> = {}) =>
   draw(
-    <BoardDrawing plan={sheet.plan} circuit={sheet.circuit} sorts={{ D1: 'red' }} title="Plan" {...more} />,
+    <BoardDrawing
+      plan={sheet.plan}
+      circuit={sheet.circuit}
+      sorts={{ D1: 'red' }}
+      supply={sheet.supply}
+      title="Plan"
+      {...more}
+    />,
   );
 
 /** Every attribute of a name in the order in which it is drawn. */

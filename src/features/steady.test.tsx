@@ -93,9 +93,7 @@ describe.each(PATTERN_IDS)('the stages of %s', (pattern) => {
 describe('boards of every kind', () => {
   const drawn = (board: BoardChoice, held: 'upright' | 'flat' = 'upright') => {
     const sheet = patternSheet('coin-light', { copies: 2, resistor: true, lamp: 'red' }, board);
-    const markup = renderToStaticMarkup(
-      <BoardDrawing plan={sheet.plan} circuit={sheet.circuit} sorts={sheet.sorts} title="Plan" held={held} />,
-    );
+    const markup = renderToStaticMarkup(<BoardDrawing {...sheet} title="Plan" held={held} />);
     const [, width, height] = /viewBox="0 0 ([\d.]+) ([\d.]+)"/u.exec(markup)!.map(Number);
     return { sheet, markup, width: width!, height: height! };
   };

@@ -21,6 +21,7 @@ export function tapeWords(step: Taped, sheet: Sheet): StepWords {
       };
     }
     case 'fold-cell':
+      if (sheet.supply.kind !== 'coin-20mm') return clipWords(sheet);
       return {
         title: `Lay the coin cell on the minus tape, plus face up, and fold the plus tape over it.`,
         detail:
@@ -31,13 +32,23 @@ export function tapeWords(step: Taped, sheet: Sheet): StepWords {
   }
 }
 
+/** Any other supply has leads, that are clipped where a cell would lie. */
+function clipWords(sheet: Sheet): StepWords {
+  return {
+    title: 'Clip the black lead to the minus tape, then the red lead to the plus tape.',
+    detail: 'Fold the end of each tape over once, so that the clip bites into copper and not into paper.',
+    cue: 'Red on plus. The two clips must never touch.',
+    why: `${supplyName(sheet.supply)}: connected last, when all is looked over.`,
+  };
+}
+
 /** A lamp that the cell would overdrive is tried through its resistor only. */
 function testWords(part: string, sheet: Sheet): string {
   const limited = sheet.circuit.parts.some((other) => other.kind === 'resistor');
   const lamp = partOf(sheet.circuit, part);
   if (!limited && lamp)
     return 'Slip its legs over the coin cell, one on each face: it lights. Turn it over if it does not.';
-  return 'Touch it to the cell for a moment with its resistor in one leg: it lights. Turn it over if it does not.';
+  return 'Touch it to a coin cell for a moment with its resistor in one leg: it lights. Turn it over if it does not.';
 }
 
 function layWords({ tape, length, from, to }: Extract<Step, { action: 'lay-tape' }>): StepWords {

@@ -1,5 +1,5 @@
 import type { KeyboardEvent, Ref } from 'react';
-import type { Circuit, LampSorts, Placement, Plan } from '@/core';
+import type { Circuit, LampSorts, Placement, Plan, SupplyChoice } from '@/core';
 import { holeName } from '@/messages/holes';
 import { capital, legName, partName } from '@/messages/names';
 import { BoardGround } from './BoardGround';
@@ -11,6 +11,7 @@ export interface BoardDrawingProps {
   readonly plan: Plan;
   readonly circuit: Circuit;
   readonly sorts: LampSorts;
+  readonly supply: SupplyChoice;
   readonly title: string;
   /** Held upright, or turned a quarter so that row 1 lies at the left. */
   readonly held?: 'upright' | 'flat';
@@ -48,7 +49,7 @@ export function BoardDrawing(props: BoardDrawingProps) {
       aria-label={title}
       fontFamily="'Atkinson Hyperlegible Next Variable', sans-serif"
     >
-      <BoardGround plan={plan} extent={extent} view={view} />
+      <BoardGround plan={plan} supply={props.supply} extent={extent} view={view} />
       {plan.placements.map((placement) => (
         <Placed
           key={placement.part}

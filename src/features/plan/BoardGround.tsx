@@ -1,11 +1,18 @@
-import { boardOf, type Plan } from '@/core';
+import { boardOf, type Plan, type SupplyChoice } from '@/core';
 import { CardGround } from './CardGround';
 import type { Extent, View } from './geometry';
 import { PlugGround } from './PlugGround';
 import { SolderGround } from './SolderGround';
 
+interface Props {
+  readonly plan: Plan;
+  readonly supply: SupplyChoice;
+  readonly extent: Extent;
+  readonly view: View;
+}
+
 /** The board itself, without anything on it: of whichever sort it is. */
-export function BoardGround({ plan, extent, view }: { plan: Plan; extent: Extent; view: View }) {
+export function BoardGround({ plan, supply, extent, view }: Props) {
   switch (boardOf(plan).copper) {
     case 'rows':
       return <PlugGround plan={plan} rows={extent.foot - 1} view={view} />;
@@ -13,6 +20,6 @@ export function BoardGround({ plan, extent, view }: { plan: Plan; extent: Extent
     case 'pads':
       return <SolderGround plan={plan} extent={extent} view={view} />;
     case 'tapes':
-      return <CardGround plan={plan} extent={extent} />;
+      return <CardGround plan={plan} coin={supply.kind === 'coin-20mm'} extent={extent} />;
   }
 }

@@ -5,7 +5,7 @@ import { DRAWN } from './palette';
 const HALF = 6;
 
 /** A card with its tapes: plus along the top, minus along the foot, a short one between two things of a lane. */
-export function CardGround({ plan, extent }: { plan: Plan; extent: Extent }) {
+export function CardGround({ plan, coin, extent }: { plan: Plan; coin: boolean; extent: Extent }) {
   const board = boardOf(plan);
   const used = plan.placements
     .flatMap((p) => Object.values(p.legs))
@@ -29,16 +29,11 @@ export function CardGround({ plan, extent }: { plan: Plan; extent: Extent }) {
       {[...strips].map(([name, holes]) => (
         <TapeStrip key={name} holes={holes} power={name === 'p' || name === 'm'} />
       ))}
-      <path
-        d={`M${cell.x} ${at({ x: 0, y: 0 }).y} V${cell.y - 16} M${cell.x} ${cell.y + 16} V${at(minus).y}`}
-        stroke={DRAWN.tape}
-        strokeWidth={2 * HALF}
-        fill="none"
-      />
-      <circle cx={cell.x} cy={cell.y} r="22" fill={DRAWN.cell} stroke={DRAWN.ink} strokeWidth="1.2" />
-      <text x={cell.x} y={cell.y + 5} fontSize="15" fontWeight="700" textAnchor="middle" fill={DRAWN.ink}>
-        +
-      </text>
+      {coin ? (
+        <Cell x={cell.x} y={cell.y} from={at({ x: 0, y: 0 }).y} to={at(minus).y} />
+      ) : (
+        <Clips x={cell.x} plus={at({ x: 0, y: 0 }).y} minus={at(minus).y} />
+      )}
       <g fontSize="9.5" fill={DRAWN.soft} fontFamily="inherit">
         <text x={at({ x: 1, y: 0 }).x} y={at({ x: 0, y: 0 }).y - 10}>
           plus tape
@@ -49,6 +44,40 @@ export function CardGround({ plan, extent }: { plan: Plan; extent: Extent }) {
       </g>
     </>
   );
+}
+
+/** The coin cell where the two tapes end. */
+function Cell({ x, y, from, to }: { x: number; y: number; from: number; to: number }) {
+  return (
+    <>
+      <path
+        d={`M${x} ${from} V${y - 16} M${x} ${y + 16} V${to}`}
+        stroke={DRAWN.tape}
+        strokeWidth={2 * HALF}
+        fill="none"
+      />
+      <circle cx={x} cy={y} r="22" fill={DRAWN.cell} stroke={DRAWN.ink} strokeWidth="1.2" />
+      <text x={x} y={y + 5} fontSize="15" fontWeight="700" textAnchor="middle" fill={DRAWN.ink}>
+        +
+      </text>
+    </>
+  );
+}
+
+/** The two leads of any other supply, clipped to the ends of the tapes. */
+function Clips({ x, plus, minus }: { x: number; plus: number; minus: number }) {
+  const leads = [
+    { y: plus, colour: DRAWN.plus, mark: '+' },
+    { y: minus, colour: DRAWN.minus, mark: '−' },
+  ];
+  return leads.map(({ y, colour, mark }) => (
+    <g key={mark}>
+      <path d={`M2 ${y} H${x}`} stroke={colour} strokeWidth="4" strokeLinecap="round" />
+      <text x={x - 8} y={y + (mark === '+' ? 18 : -9)} fontSize="13" fontWeight="700" fill={DRAWN.ink}>
+        {mark}
+      </text>
+    </g>
+  ));
 }
 
 function TapeStrip({ holes, power }: { holes: readonly { x: number; y: number }[]; power: boolean }) {

@@ -1,5 +1,5 @@
 import { drag, pointer, select } from 'd3';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { moveLeg, shiftPart, stepsBetween, type Outcome, type Plan } from '@/core';
 import { atHole, nearestHole, type View, type Point } from './geometry';
 
@@ -21,13 +21,13 @@ interface Handlers {
 
 /** Lets the pointer take a leg, or a whole part by its body, to other holes. */
 export function useBoardDrag(handlers: Handlers) {
-  const svg = useRef<SVGSVGElement>(null);
+  // A state, not a ref: the drawing goes and comes back when the board is turned over.
+  const [root, setRoot] = useState<SVGSVGElement | null>(null);
   const latest = useRef(handlers);
   useEffect(() => {
     latest.current = handlers;
   });
   useEffect(() => {
-    const root = svg.current;
     if (!root) return;
     let held: Held | undefined;
     const place = (event: unknown): Point => {
@@ -55,8 +55,8 @@ export function useBoardDrag(handlers: Handlers) {
     return () => {
       select(root).on('.drag', null);
     };
-  }, []);
-  return svg;
+  }, [root]);
+  return setRoot;
 }
 
 function partUnder(target: EventTarget | null): string | undefined {

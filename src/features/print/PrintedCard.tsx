@@ -1,5 +1,6 @@
 import { cautionsAt, type Sheet } from '@/core';
 import { BoardDrawing } from '@/features/plan/BoardDrawing';
+import { FarSide, farSideOf } from '@/features/plan/FarSide';
 import { lessonSentence } from '@/messages/lessonSentence';
 import { CAUTION_WORDS } from '@/messages/cautions';
 import { stepWords } from '@/messages/steps';
@@ -22,6 +23,7 @@ export function PrintedCard({
   /** For those who read from a distance, or badly. */
   large?: boolean;
 }) {
+  const far = farSideOf(sheet.plan, sheet.supply);
   const start = sheet.cautions.filter(({ place }) => place === 'start' || place === 'kit');
   return (
     <article className={large ? 'printed large' : 'printed'}>
@@ -61,9 +63,16 @@ export function PrintedCard({
             plan={sheet.plan}
             circuit={sheet.circuit}
             sorts={sheet.sorts}
+            supply={sheet.supply}
             held={sheet.build.held}
             title={`Plan of ${title}`}
           />
+          {far && (
+            <figure>
+              <figcaption className="small-print">Above: the side of the parts. Below: {far}.</figcaption>
+              <FarSide plan={sheet.plan} supply={sheet.supply} held={sheet.build.held} />
+            </figure>
+          )}
           {start.map(({ code }) => (
             <p key={code} className="caution-line">
               {CAUTION_WORDS[code]}

@@ -1,6 +1,6 @@
 'use client';
 
-import type { KeyboardEvent } from 'react';
+import { useState, type KeyboardEvent } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import {
@@ -20,6 +20,7 @@ import {
   type Sheet,
 } from '@/core';
 import { BoardDrawing } from '@/features/plan/BoardDrawing';
+import { FarSide, farSideOf } from '@/features/plan/FarSide';
 import { viewOf, type View } from '@/features/plan/geometry';
 import { useBoardDrag } from '@/features/plan/useBoardDrag';
 import { sentence } from '@/messages/findings';
@@ -45,6 +46,8 @@ export function BoardPanel({ sheet, trial, picked, onPick }: Props) {
     onHover: (moved) => trial.edit(moved, true),
     onDrop: trial.drop,
   });
+  const [turned, setTurned] = useState(false);
+  const far = farSideOf(plan, sheet.supply);
   const act = actionsFor(trial, plan);
   const key = (part: string, event: KeyboardEvent) => {
     const leg = event.shiftKey;
@@ -64,17 +67,32 @@ export function BoardPanel({ sheet, trial, picked, onPick }: Props) {
         <h2>As it stands on the board</h2>
         <span className="tag">{BOARD_SHORT[choiceOf(plan.board)]}</span>
       </div>
-      <BoardDrawing
-        plan={plan}
-        circuit={sheet.circuit}
-        sorts={sheet.sorts}
-        held={sheet.build.held}
-        title="The plan on the board"
-        picked={picked}
-        onPick={onPick}
-        onKey={key}
-        svgRef={svg}
-      />
+      {far && (
+        <div className="turn-over">
+          <span className="small-print">
+            {turned ? `${capital(far)}.` : 'Seen from the side of the parts.'}
+          </span>
+          <Button variant="quiet" size="sm" aria-pressed={turned} onClick={() => setTurned(!turned)}>
+            Turn it over
+          </Button>
+        </div>
+      )}
+      {far && turned ? (
+        <FarSide plan={plan} supply={sheet.supply} held={sheet.build.held} />
+      ) : (
+        <BoardDrawing
+          plan={plan}
+          circuit={sheet.circuit}
+          sorts={sheet.sorts}
+          supply={sheet.supply}
+          held={sheet.build.held}
+          title="The plan on the board"
+          picked={picked}
+          onPick={onPick}
+          onKey={key}
+          svgRef={svg}
+        />
+      )}
       {picked && (
         <PickedTools
           part={picked}

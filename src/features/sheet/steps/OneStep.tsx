@@ -2,7 +2,9 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { cautionsAt, type Sheet, type Step } from '@/core';
 import { BoardDrawing } from '@/features/plan/BoardDrawing';
+import { FarSide, farSideOf } from '@/features/plan/FarSide';
 import { CAUTION_WORDS } from '@/messages/cautions';
+import { capital } from '@/messages/names';
 import { stepWords } from '@/messages/steps';
 
 /** One step a screen, for the bench: what to do now, on the board as it is by then, all else ghosted. */
@@ -12,6 +14,7 @@ export function OneStep({ sheet }: { sheet: Sheet }) {
   const index = Math.min(at, last);
   const step = sheet.steps[index]!;
   const words = stepWords(step, sheet);
+  const far = farSideOf(sheet.plan, sheet.supply);
   const now = new Set(partsOf(step));
   const placed = new Set(sheet.steps.slice(0, index + 1).flatMap(partsOf));
   return (
@@ -44,15 +47,23 @@ export function OneStep({ sheet }: { sheet: Sheet }) {
           </Button>
         </div>
       </div>
-      <BoardDrawing
-        plan={sheet.plan}
-        circuit={sheet.circuit}
-        sorts={sheet.sorts}
-        held={sheet.build.held}
-        title={`The board after step ${index + 1}`}
-        placed={placed}
-        ringed={now}
-      />
+      {far && fromBehind(step) ? (
+        <figure>
+          <FarSide plan={sheet.plan} supply={sheet.supply} held={sheet.build.held} />
+          <figcaption className="small-print">{capital(far)}.</figcaption>
+        </figure>
+      ) : (
+        <BoardDrawing
+          plan={sheet.plan}
+          circuit={sheet.circuit}
+          sorts={sheet.sorts}
+          supply={sheet.supply}
+          held={sheet.build.held}
+          title={`The board after step ${index + 1}`}
+          placed={placed}
+          ringed={now}
+        />
+      )}
     </div>
   );
 }
@@ -73,4 +84,12 @@ function partsOf(step: Step): readonly string[] {
     default:
       return [];
   }
+}
+
+/** Steps that are done with the board turned over, or between the faces of a cell. */
+function fromBehind(step: Step): boolean {
+  return (
+    ['cut', 'inspect', 'fold-cell'].includes(step.action) ||
+    (step.action === 'place-jumper' && step.onTheBack === true)
+  );
 }

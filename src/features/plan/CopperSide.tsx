@@ -1,0 +1,210 @@
+import type { Ref } from 'react';
+import { boardHoles, boardOf, copperOf, holeOf, isOnTheBack, type Hole, type Plan } from '@/core';
+import { at, extentOf, UNIT, viewOf, type Point, type View } from './geometry';
+import { DRAWN } from './palette';
+
+interface Props {
+  readonly plan: Plan;
+  readonly title: string;
+  readonly held?: 'upright' | 'flat';
+  readonly svgRef?: Ref<SVGSVGElement>;
+}
+
+const MARGIN = 1.1 * UNIT;
+
+/**
+ * A soldered board turned over like a page: what the iron sees. Strips end at their cuts, every joint bears the name
+ * of what is soldered there, and wires that lie on this side are drawn as they lie.
+ */
+export function CopperSide({ plan, title, held = 'upright', svgRef }: Props) {
+  const view = viewOf(plan, held);
+  const extent = extentOf(plan, false);
+  const far = at({ x: extent.right, y: extent.foot }, view);
+  const [width, height] = [far.x + MARGIN, far.y + 0.5 * UNIT];
+  const turned = turnedOver(view, width);
+  const board = boardOf(plan);
+  const holes = boardHoles(board).filter(({ x, y }) => x < extent.right && y < extent.foot);
+  const [a, b] = [turned({ x: 0.2, y: 0.2 }), turned({ x: extent.right - 0.2, y: extent.foot - 0.2 })];
+  return (
+    <svg
+      ref={svgRef}
+      viewBox={`0 0 ${width} ${height}`}
+      xmlns="http://www.w3.org/2000/svg"
+      className="board"
+      data-face="copper"
+      role="img"
+      aria-label={title}
+      fontFamily="'Atkinson Hyperlegible Next Variable', sans-serif"
+    >
+      <rect
+        x={Math.min(a.x, b.x)}
+        y={a.y}
+        width={Math.abs(b.x - a.x)}
+        height={b.y - a.y}
+        rx="3"
+        fill={DRAWN.board}
+        stroke={DRAWN.edge}
+      />
+      {board.copper === 'strips' ? (
+        <Strips plan={plan} holes={holes} place={turned} />
+      ) : (
+        holes.map((hole) => <circle key={hole.name} {...centre(turned(hole))} r="5" fill={DRAWN.strip} />)
+      )}
+      {holes.map((hole) => (
+        <circle key={hole.name} {...centre(turned(hole))} r="1.7" fill={DRAWN.hole} />
+      ))}
+      {(plan.cuts ?? []).map((name) => {
+        const hole = holeOf(board, name);
+        return hole && <Cut key={name} name={name} {...turned(hole)} />;
+      })}
+      <BackWires plan={plan} place={turned} />
+      <Joints plan={plan} place={turned} />
+      <HoleNames holes={holes} view={view} place={turned} />
+    </svg>
+  );
+}
+
+type Place = (hole: Pick<Hole, 'x' | 'y'>) => Point;
+
+/** Turned about the upright edge: what was at the left comes to lie at the right. */
+function turnedOver(view: View, width: number): Place {
+  return (hole) => {
+    const { x, y } = at(hole, view);
+    return { x: width - x, y };
+  };
+}
+
+function centre({ x, y }: Point) {
+  return { cx: x, cy: y };
+}
+
+/** Each piece of copper between two cuts, as one bar. */
+function Strips({ plan, holes, place }: { plan: Plan; holes: readonly Hole[]; place: Place }) {
+  const copper = copperOf(plan);
+  const cut = new Set(plan.cuts);
+  const pieces = new Map<string, Hole[]>();
+  for (const hole of holes) {
+    if (cut.has(hole.name)) continue;
+    const name = copper(hole.name);
+    pieces.set(name, [...(pieces.get(name) ?? []), hole]);
+  }
+  return [...pieces].map(([name, piece]) => {
+    const [first, last] = [piece[0]!, piece[piece.length - 1]!];
+    const [from, to] = [place({ x: first.x - 0.4, y: first.y }), place({ x: last.x + 0.4, y: last.y })];
+    return (
+      <line
+        key={name}
+        data-copper={name}
+        x1={from.x}
+        y1={from.y}
+        x2={to.x}
+        y2={to.y}
+        stroke={DRAWN.strip}
+        strokeWidth="12"
+      />
+    );
+  });
+}
+
+function Cut({ x, y, name }: Point & { name: string }) {
+  return (
+    <path
+      data-cut={name}
+      d={`M${x - 4.5} ${y - 4.5} l9 9 m0 -9 l-9 9`}
+      stroke={DRAWN.ink}
+      strokeWidth="1.6"
+    />
+  );
+}
+
+/** Bare wire from pad to pad. */
+function BackWires({ plan, place }: { plan: Plan; place: Place }) {
+  const board = boardOf(plan);
+  return plan.placements
+    .filter((placement) => isOnTheBack(plan, placement))
+    .map(({ part, legs }) => {
+      const [from, to] = Object.values(legs).map((name) => place(holeOf(board, name)!)) as [Point, Point];
+      return (
+        <line
+          key={part}
+          data-wire={part}
+          x1={from.x}
+          y1={from.y}
+          x2={to.x}
+          y2={to.y}
+          stroke={DRAWN.leg}
+          strokeWidth="4"
+          strokeLinecap="round"
+        />
+      );
+    });
+}
+
+interface Joint extends Point {
+  readonly hole: string;
+  readonly name: string;
+}
+
+/** A filled disc where a leg comes through, with the name of what it belongs to. */
+function Joints({ plan, place }: { plan: Plan; place: Place }) {
+  const board = boardOf(plan);
+  const joints = plan.placements
+    .filter((placement) => !isOnTheBack(plan, placement))
+    .flatMap(({ part, legs }) =>
+      Object.entries(legs).map(([pin, hole]): Joint => ({
+        hole,
+        name: `${part}${SIGNS[pin] ?? ''}`,
+        ...place(holeOf(board, hole)!),
+      })),
+    );
+  return joints.map((joint) => {
+    // A name stands at the right of its joint, or at the left where the next joint is in its way.
+    const left = joints.some(({ x, y }) => y === joint.y && x > joint.x && x - joint.x < 2 * UNIT);
+    return (
+      <g key={joint.hole} data-joint={joint.hole}>
+        <circle cx={joint.x} cy={joint.y} r="4.4" fill={DRAWN.leg} stroke={DRAWN.ink} strokeWidth="1" />
+        <text
+          x={joint.x + (left ? -6 : 6)}
+          y={joint.y - 4}
+          textAnchor={left ? 'end' : 'start'}
+          fontSize="8.4"
+          fill={DRAWN.ink}
+          stroke={DRAWN.board}
+          strokeWidth="2.4"
+          paintOrder="stroke"
+        >
+          {joint.name}
+        </text>
+      </g>
+    );
+  });
+}
+
+const SIGNS: Readonly<Record<string, string>> = { plus: ' +', minus: ' −', anode: ' +', cathode: ' −' };
+
+/** Letters and numbers of the holes, as they run when the board is turned over. */
+function HoleNames({ holes, view, place }: { holes: readonly Hole[]; view: View; place: Place }) {
+  const letters = holes.filter(({ x }) => x === 1);
+  const numbers = holes.filter(({ x, y }) => y === 1 && (x === 1 || x % 5 === 0));
+  const down = view === 'down';
+  return (
+    <g fontSize="9.5" fill={DRAWN.soft} textAnchor="middle">
+      {letters.map((hole) => {
+        const { x, y } = place({ x: -0.1, y: hole.y });
+        return (
+          <text key={hole.name} x={down ? x : x + 5} y={y + (down ? 0 : 3.4)}>
+            {hole.column}
+          </text>
+        );
+      })}
+      {numbers.map((hole) => {
+        const { x, y } = place({ x: hole.x, y: -0.1 });
+        return (
+          <text key={hole.name} x={down ? x + 5 : x} y={y + (down ? 3.4 : 0)}>
+            {hole.x}
+          </text>
+        );
+      })}
+    </g>
+  );
+}
