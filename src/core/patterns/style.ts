@@ -16,6 +16,8 @@ export const styleSchema = z.strictObject({
   values: z.enum(['drawer', ...SERIES_NAMES]).default('drawer'),
   /** Jumpers by polarity, those between too by the lamp they lead to, or whatever colour is at hand. */
   wires: z.enum(['red and black', 'as the lamp', 'any']).default('red and black'),
+  /** Every lamp with its long leg towards the same end of the board, or each as its wires come out shortest. */
+  lamps: z.enum(['the same way', 'either way']).default('the same way'),
   bands: z.union([z.literal(4), z.literal(5)]).default(4),
   /** Share of a resistor's rating that is still comfortable to touch. */
   ratingShare: z.number().min(0.1).max(1).default(0.5),

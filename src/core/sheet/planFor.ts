@@ -58,6 +58,7 @@ export function planFor(
         ? Object.fromEntries(Object.entries(sorts).map(([id, type]) => [id, LAMP_WIRES[type]]))
         : undefined,
     spacing: build.spacing,
+    lamps: request.style.lamps,
     perBand: request.choice.pattern === 'panel' ? request.choice.params.columns : undefined,
   };
   const sameBoard = kept !== undefined && choiceOf(kept.board) === build.board;

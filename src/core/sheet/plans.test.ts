@@ -15,6 +15,8 @@ import { workOut } from './sheet';
 /** Random wishes a pattern; each is laid out on a board of its own. */
 const RUNS = 24;
 
+const HABITS = fc.constantFrom('the same way' as const, 'either way' as const);
+
 function circuitFor(pattern: PatternId, params: object): Circuit | undefined {
   const worked = workOut({ ...requestWith(), choice: choiceWith(pattern, params as never) });
   return worked.ok ? worked.value.design.circuit : undefined;
@@ -46,19 +48,34 @@ function breaches({ plan }: LaidOut, circuit: Circuit): string[] {
   return found;
 }
 
+/** Which way each lamp points, from its long leg to its short one. */
+function directions(plan: Plan, circuit: Circuit): Set<string> {
+  const board = boardOf(plan);
+  const lamps = new Set(circuit.parts.filter((part) => isKind(part, 'led')).map(({ id }) => id));
+  return new Set(
+    plan.placements.flatMap(({ part, legs }) => {
+      if (!lamps.has(part)) return [];
+      const [anode, cathode] = [legs['anode'], legs['cathode']].map((hole) => hole && holeOf(board, hole));
+      if (!anode || !cathode) return [];
+      return `${Math.sign(cathode.x - anode.x)} ${Math.sign(cathode.y - anode.y)}`;
+    }),
+  );
+}
+
 describe.each(PATTERN_IDS)('plans of %s', (pattern) => {
   it('read back as the circuit that was meant, on any board, for any wishes', () => {
     fc.assert(
-      fc.property(WISHES[pattern], fc.constantFrom(...BOARD_CHOICES), (params, board) => {
+      fc.property(WISHES[pattern], fc.constantFrom(...BOARD_CHOICES), HABITS, (params, board, lamps) => {
         const circuit = circuitFor(pattern, params);
         if (!circuit) return;
-        const laid = laidOn(circuit, board);
+        const laid = laidOn(circuit, board, { lamps });
         if (!laid.ok) {
           expect(['does-not-fit', 'not-for-card']).toContain(laid.findings[0]!.code);
           return;
         }
         const { plan } = laid.value;
         expect(breaches(laid.value, circuit)).toEqual([]);
+        if (lamps === 'the same way') expect(directions(plan, circuit).size).toBeLessThan(2);
         expect(planCovers(plan, circuit)).toBe(true);
         expect(sameCircuit(readBack(plan, circuit), circuit)).toBe(true);
         expect(planSchema.parse(JSON.parse(JSON.stringify(plan)))).toEqual(plan);

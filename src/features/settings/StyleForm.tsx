@@ -36,6 +36,10 @@ const QUESTIONS = {
   bands: { label: 'Resistors with', why: '4 bands: ±5 %. 5 bands: ±1 %.' },
   symbol: { label: 'Resistor in diagrams', why: 'Both are standard; show what the students know.' },
   wires: { label: 'Jumpers', why: 'Red for plus and black for minus, or any colour at hand.' },
+  lamps: {
+    label: 'Lamps on the board lie',
+    why: 'The same way: a turned one is seen at a glance. Either way: now and then a shorter wire.',
+  },
   ratingPercent: {
     label: 'Resistors stay below, % of their rating',
     why: 'Half load is cool enough to touch.',
@@ -78,7 +82,7 @@ export function StyleForm({ style, version }: { style: HouseStyle; version: numb
     );
   });
   const select = (
-    name: 'rounding' | 'age' | 'side' | 'values' | 'bands' | 'wires' | 'symbol',
+    name: 'rounding' | 'age' | 'side' | 'values' | 'bands' | 'wires' | 'lamps' | 'symbol',
     options: readonly (readonly [string, string])[],
   ) => (
     <Row name={name}>
@@ -123,6 +127,10 @@ export function StyleForm({ style, version }: { style: HouseStyle; version: numb
         ['red and black', 'red and black'],
         ['as the lamp', 'red and black, others as their lamp'],
         ['any', 'any colour'],
+      ])}
+      {select('lamps', [
+        ['the same way', 'all the same way'],
+        ['either way', 'either way'],
       ])}
       {select('symbol', [
         ['box', 'a box'],

@@ -2,6 +2,9 @@ import { CHIP_PINS, footprintOf, isRound } from '../footprints';
 import type { Body } from '../bodies';
 import type { Lattice } from './lattice';
 
+/** Whether all lamps lie the same way round, or each as it comes out best. */
+export type LampHabit = 'the same way' | 'either way';
+
 /** One way to put a thing on the board. */
 export interface Candidate {
   /** Hole of each leg, in the order of the body's legs. */
@@ -13,11 +16,11 @@ export interface Candidate {
 }
 
 /** Every way to put a thing on the board, apart from what else is there. */
-export function candidatesFor(body: Body, lattice: Lattice): Candidate[] {
+export function candidatesFor(body: Body, lattice: Lattice, lamps: LampHabit): Candidate[] {
   const print = footprintOf(body);
   switch (print.form) {
     case 'line':
-      return lines(body, lattice, print);
+      return lines(body, lattice, print, isRound(body.kind) && lamps === 'the same way');
     case 'comb':
       return combs(Object.keys(body.legs).length, print.pitch, lattice);
     case 'chip':
@@ -40,6 +43,7 @@ function lines(
   body: Body,
   lattice: Lattice,
   print: { low: number; high: number; usual: number },
+  oneWay: boolean,
 ): Candidate[] {
   const found: Candidate[] = [];
   // On a soldered board there is room: a part lies about as long as usual.
@@ -53,7 +57,7 @@ function lines(
         const oddity = 0.45 * Math.abs(span - print.usual) + columnOddity(body, lattice, column);
         // As the legs are listed, current comes in at the first: that end lies higher up.
         found.push({ holes: [a, b], covered, oddity });
-        found.push({ holes: [b, a], covered, oddity: oddity + (isRound(body.kind) ? 2.5 : 0.2) });
+        if (!oneWay) found.push({ holes: [b, a], covered, oddity: oddity + 0.2 });
       }
     }
   }

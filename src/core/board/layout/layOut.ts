@@ -4,7 +4,7 @@ import { uniform } from '../../numerics/random';
 import type { Body } from '../bodies';
 import { boardsFor, BOARD_CHOICES, type BoardChoice, type BoardSpec } from '../boards';
 import type { JumperColour, Placement, Plan } from '../plan';
-import type { Candidate } from './candidates';
+import type { Candidate, LampHabit } from './candidates';
 import { layOutCard } from './card';
 import { cutsFor } from './cuts';
 import { joinNets, type Link } from './join';
@@ -24,6 +24,8 @@ export interface LayoutRequest {
   /** Colour of the jumpers that lead to each lamp, where they follow it. */
   readonly lampWires?: Readonly<Record<string, JumperColour>> | undefined;
   readonly spacing: Spacing;
+  /** All lamps the same way round, unless said otherwise. */
+  readonly lamps?: LampHabit;
   /** Pieces put there by hand, that stay where they are. */
   readonly keep?: readonly Placement[];
   /** Stages side by side on a soldered board before the next row of them begins. */
@@ -87,10 +89,9 @@ function onBoard(request: LayoutRequest, wiring: Wiring, board: BoardSpec, anyWi
   for (const { method, order, spacing } of attempts(wiring, request, anyWillDo)) {
     // Stages among each other's rows are taken only where they do not fit one below the other.
     if (best && spacing !== request.spacing) break;
-    const made = new Placer(
-      { lattice, wiring, spacing, netNumber, kept, perBand: request.perBand },
-      ways,
-    ).run(order);
+    const { perBand, lamps = 'the same way' } = request;
+    const setting = { lattice, wiring, spacing, lamps, netNumber, kept, perBand };
+    const made = new Placer(setting, ways).run(order);
     left = Math.min(left, made.left.length);
     if (made.left.length) continue;
     const links = joinNets({

@@ -72,7 +72,7 @@ export class Placer {
     const known = this.ways.get(body.kind);
     if (known) return known;
     const { lattice } = this.setting;
-    const all = candidatesFor(body, lattice).map((way) => ({
+    const all = candidatesFor(body, lattice, this.setting.lamps).map((way) => ({
       ...way,
       oddity: way.oddity + this.placeCost(way.holes),
     }));

@@ -1,3 +1,4 @@
+import type { LampHabit } from './candidates';
 import type { Ground } from './ground';
 import type { Lattice } from './lattice';
 import type { Occupancy } from './occupancy';
@@ -11,6 +12,7 @@ export interface Setting {
   readonly lattice: Lattice;
   readonly wiring: Wiring;
   readonly spacing: Spacing;
+  readonly lamps: LampHabit;
   readonly netNumber: ReadonlyMap<string, number>;
   /** Holes of the things that stay where they were put by hand. */
   readonly kept: ReadonlyMap<string, readonly number[]>;
