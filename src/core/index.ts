@@ -108,6 +108,7 @@ export {
   type BoardChoice,
   type BoardId,
   type BoardSpec,
+  type Copper,
 } from './board/boards';
 export { bodiesOf, type Body } from './board/bodies';
 export { boardOf, copperOf } from './board/copper';
@@ -144,6 +145,7 @@ export { stageLists, wiringOf } from './board/layout/wiring';
 export { diagramOf, type Diagram } from './diagram/diagram';
 export { currentPaths } from './diagram/paths';
 // patterns
+export { COMES_AFTER } from './patterns/after';
 export { PATTERN_IDS, PATTERNS, type PatternId } from './patterns/index';
 export type { AgeRow, LampFigure, SteadySums, StringSum } from './patterns/steady/figures';
 export type { LampSorts } from './patterns/steady/parts';
@@ -155,6 +157,7 @@ export { readLampAmps, readSupplyVolts, SUPPLY_LIMIT_VOLTS } from './patterns/wi
 export type { AtAge, School, SingleSums } from './patterns/single/sums';
 export { DEFAULT_STYLE, ROUNDINGS, styleSchema, type HouseStyle, type Rounding } from './patterns/style';
 // assembly
+export type { LessonTime } from './assembly/lessonTime';
 export { AGE_GROUPS, type AgeGroup } from './assembly/pace';
 export type { LegPlace, Piece, StageReading, Step } from './assembly/step';
 export { stagesOf, type Stage } from './assembly/stages';
@@ -166,7 +169,7 @@ export { drawReadings, type FaultDictionary } from './checking/dictionary';
 export { dryRuns, type DryRun, type LampChange, type Lasting, type Ruin } from './checking/dryRun';
 export { faultsOf, type Candidate, type FaultCode } from './checking/faults';
 export { fitLamp, type MeasuredPoint } from './answers/fitLamp';
-export { measuredBattery, type MeasuredBattery } from './answers/measuredBattery';
+export { measuredBattery, spentAt, type MeasuredBattery } from './answers/measuredBattery';
 export { whatIf, type WhatIf, type Zone } from './answers/whatIf';
 export type { Expectation, Expected } from './checking/expected';
 export { implausible } from './checking/plausible';
@@ -176,6 +179,7 @@ export { judgeBench, judgeReading, type JudgedBench, type Noted } from './checki
 export type { SessionExpectation } from './checking/session';
 // kits
 export type { Kit, KitLine } from './kits/kit';
+export { EXTRAS_MOST, type Extra } from './kits/extras';
 export { stockKey, stockSpecSchema, type StockItem, type StockSpec } from './kits/stock';
 // sheet
 export { cautionsAt, type Caution, type CautionCode } from './sheet/cautions';
@@ -200,6 +204,9 @@ export {
   parseLesson,
   serialiseLesson,
   type LessonFile,
+  LEVELS,
+  type LessonWords,
+  type Level,
 } from './formats/lesson/lesson';
 export { parseStudents, type StudentRow } from './formats/csv/students';
 export { toCsv, type Cell } from './formats/csv/table';

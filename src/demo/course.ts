@@ -1,4 +1,5 @@
 import type { StockSpec } from '@/core';
+import type { NewBattery } from '@/server/repositories/batteries';
 
 /** The invented course: a model harbour, built week by week. All names, values and prices in it are invented. */
 export const COURSE = 'Model harbour';
@@ -104,6 +105,10 @@ export const STOCK: readonly (readonly [StockSpec, number, number, number, strin
   [{ kind: 'board', board: 'strip' }, 14, 5, 900, 'shelf 1'],
   [{ kind: 'board', board: 'pad' }, 14, 5, 750, 'shelf 1'],
   [{ kind: 'board', board: 'card' }, 60, 20, 180, 'shelf 1'],
+  [{ kind: 'thing', name: 'jam jar, clean' }, 16, 1, 0, 'shelf 5'],
+  [{ kind: 'thing', name: 'paper sheet for the boat' }, 100, 100, 230, 'shelf 5'],
+  [{ kind: 'thing', name: 'paper screw' }, 40, 20, 190, 'safe'],
+  [{ kind: 'thing', name: 'tracing paper, half a sheet' }, 12, 25, 310, 'shelf 5'],
 ];
 
 /** Which benches of the finished session were built wrong, and what was found when they were measured again. */
@@ -113,3 +118,10 @@ export const WRONG_BUILDS = [
   { bench: 9, fault: 'supply-tired', mended: false },
   { bench: 10, fault: 'resistor-shorted', mended: false },
 ] as const;
+
+/** Battery boxes that were read with the class meter, and how many days ago. */
+export const BATTERIES: readonly (Omit<NewBattery, 'measuredAt'> & { readonly daysAgo: number })[] = [
+  { name: 'box 3', kind: 'aa-alkaline', cells: 3, volts: 4.38, ohms: 0.94, daysAgo: 5 },
+  { name: 'box 7', kind: 'aa-alkaline', cells: 3, volts: 4.71, ohms: 0.52, daysAgo: 5 },
+  { name: 'block, red dot', kind: 'block-9v', cells: 1, volts: 8.2, ohms: 3.9, daysAgo: 2 },
+];

@@ -1,12 +1,13 @@
 import { addDays, format } from 'date-fns';
 import type { Sheet, SheetRequest } from '@/core';
 import { workOutFor } from '@/server/givenLesson';
+import { addBattery } from '@/server/repositories/batteries';
 import { addGroup, addStudents, group } from '@/server/repositories/groups';
 import { addLesson } from '@/server/repositories/lessons';
 import { addReading, type ReadingKind } from '@/server/repositories/readings';
 import { addSession, session } from '@/server/repositories/sessions';
 import { addStock } from '@/server/repositories/stock';
-import { COURSE, GROUPS, STOCK, WRONG_BUILDS } from './course';
+import { BATTERIES, COURSE, GROUPS, STOCK, WRONG_BUILDS } from './course';
 import { LESSONS } from './lessons';
 import { benchReadings, candidateFor, type DemoReading } from './readings';
 
@@ -20,6 +21,9 @@ interface Given {
 export async function fillDemo(now: Date): Promise<void> {
   for (const [spec, have, packSize, packCents, place] of STOCK) {
     await addStock(spec, { have, packSize, packCents, place });
+  }
+  for (const { daysAgo, ...battery } of BATTERIES) {
+    await addBattery({ ...battery, measuredAt: addDays(now, -daysAgo).toISOString() });
   }
   const groupIds: number[] = [];
   for (const { name, meets, nicknames } of GROUPS) {

@@ -1,4 +1,5 @@
-import { DEFAULT_BUILD, type BoardChoice, type PatternChoice, type SupplyChoice } from '@/core';
+import { z } from 'zod';
+import { DEFAULT_BUILD, lessonWords, type BoardChoice, type PatternChoice, type SupplyChoice } from '@/core';
 import type { LessonContent } from '@/server/repositories/lessons';
 
 const on = (board: BoardChoice): NonNullable<PatternChoice['build']> => ({ ...DEFAULT_BUILD, board });
@@ -6,10 +7,10 @@ const cells = (count: number): SupplyChoice => ({ kind: 'aa-alkaline', cells: co
 const BLOCK: SupplyChoice = { kind: 'block-9v', cells: 1, age: 'fresh' };
 const USB: SupplyChoice = { kind: 'usb', cells: 1, age: 'nominal' };
 
-type Words = Partial<Pick<LessonContent, 'aim' | 'story' | 'notes' | 'ageGroup'>>;
+type Words = Partial<Omit<LessonContent, 'title' | 'choice' | 'plan'>>;
 
 function lesson(title: string, words: Words, choice: PatternChoice): LessonContent {
-  return { title, aim: '', story: '', notes: '', ageGroup: '10–12', plan: null, ...words, choice };
+  return { ...z.object(lessonWords).parse({ title }), plan: null, ...words, choice };
 }
 
 /** The lessons of the harbour in the order in which it is built: one or more of every pattern, on every board. */
@@ -20,6 +21,9 @@ export const LESSONS: readonly LessonContent[] = [
       aim: 'Each student lights one red lamp with the right resistor, and shows by the meter that the current is what was planned.',
       story: 'A boat is due after dark, and the end of the pier has no light.',
       notes: 'Show the lamp the wrong way round before anybody has seen it lit.',
+      extras: [
+        { name: 'jam jar, clean', each: 1, use: 'Stand the jar over the lamp: the pier has its light' },
+      ],
     },
     { pattern: 'single', params: { supply: cells(3), lamp: 'red', amps: 0.01, side: 'plus' } },
   ),
@@ -38,6 +42,7 @@ export const LESSONS: readonly LessonContent[] = [
       story: 'The nets are mended by the light of one yellow lantern.',
       notes: 'Leads into the two strings of the quay later in the course.',
       ageGroup: '13 and up',
+      level: 'full working',
     },
     { pattern: 'single', params: { supply: BLOCK, lamp: 'yellow', amps: 0.008, side: 'plus' } },
   ),
@@ -48,6 +53,16 @@ export const LESSONS: readonly LessonContent[] = [
       story: 'The paper boats sail at dusk, and each wants a light in its cabin.',
       notes: 'Coin cells counted out and counted in. The holder is screwed shut before the boat goes home.',
       ageGroup: '8–9',
+      level: 'no mathematics',
+      homework: 'Leave the boat lit on the sill, and draw how bright it is every evening.',
+      extras: [
+        {
+          name: 'paper sheet for the boat',
+          each: 1,
+          use: 'Fold the boat and set the closed card in its cabin',
+        },
+        { name: 'paper screw', each: 1, use: 'Close the holder with the screw' },
+      ],
     },
     {
       pattern: 'coin-light',
@@ -69,6 +84,7 @@ export const LESSONS: readonly LessonContent[] = [
       aim: 'Three blue and two red lamps off nine volts: strings where the volts allow it, and the figures that say why.',
       story: 'The quay is lit for the lantern night, and the battery has to last until the last boat is in.',
       ageGroup: '13 and up',
+      level: 'full working',
     },
     {
       pattern: 'strings',
@@ -158,6 +174,7 @@ export const LESSONS: readonly LessonContent[] = [
       aim: 'Sixteen lamps soldered in two batches, each batch tested before the next is begun.',
       story: 'The deck of the ferry is lit from rail to rail.',
       ageGroup: '13 and up',
+      level: 'full working',
     },
     {
       pattern: 'panel',
@@ -171,6 +188,13 @@ export const LESSONS: readonly LessonContent[] = [
       aim: 'Nine lamps in strings of three on an isolated twelve-volt supply, in the place of a mains lamp.',
       story: 'The captain’s cabin gets a ceiling of lights.',
       ageGroup: '13 and up',
+      extras: [
+        {
+          name: 'tracing paper, half a sheet',
+          each: 1,
+          use: 'Fix the paper a hand below the lamps: it spreads the light',
+        },
+      ],
     },
     { pattern: 'lamp-cover', params: { count: 9, lamp: 'white', amps: 0.01 }, build: on('pad') },
   ),

@@ -55,7 +55,9 @@ describe.each(LESSONS.map((params) => [JSON.stringify(params), params] as const)
     it('says one resistor value everywhere', () => {
       const sums = text(<SingleSumsView sums={sheet.sums} style={DEFAULT_STYLE} />);
       const parts = text(<PartsStage sheet={sheet} style={DEFAULT_STYLE} shelf={BARE_SHELF} />);
-      const kit = text(<KitStage sheet={sheet} style={DEFAULT_STYLE} csvHref="/k" />);
+      const kit = text(
+        <KitStage sheet={sheet} style={DEFAULT_STYLE} csvHref="/k" extras={[]} onExtras={() => undefined} />,
+      );
       const steps = text(
         <StepsStage sheet={sheet} title="Any lamp" printHref="/p" onRing={() => undefined} />,
       );
@@ -101,12 +103,18 @@ describe('the check sheet', () => {
 describe('the kit', () => {
   it('tells the very loss rates that its spares were counted with', () => {
     const sheet = sheetWith();
-    const page = text(<KitStage sheet={sheet} style={DEFAULT_STYLE} csvHref="/k" />);
+    const page = text(
+      <KitStage sheet={sheet} style={DEFAULT_STYLE} csvHref="/k" extras={[]} onExtras={() => undefined} />,
+    );
     for (const { lossRate } of sheet.kit.lines)
       expect(page).toContain(`${Math.round(lossRate * 100)} % of its`);
     expect(page).toContain('6 % of its lamps');
     const usb = sheetWith({ supply: { kind: 'usb', cells: 1, age: 'nominal' } });
-    expect(text(<KitStage sheet={usb} style={DEFAULT_STYLE} csvHref="/k" />)).not.toContain('of its cells');
+    expect(
+      text(
+        <KitStage sheet={usb} style={DEFAULT_STYLE} csvHref="/k" extras={[]} onExtras={() => undefined} />,
+      ),
+    ).not.toContain('of its cells');
   });
 });
 

@@ -48,7 +48,9 @@ describe.each(PATTERN_IDS)('the stages of %s', (pattern) => {
   });
 
   it('show in the sums every resistor that is in the circuit, and the current of everything', () => {
-    const page = text(<SumsStage sheet={sheet} style={DEFAULT_STYLE} choice={choice} onChoice={nothing} />);
+    const page = text(
+      <SumsStage sheet={sheet} style={DEFAULT_STYLE} choice={choice} level="card" onChoice={nothing} />,
+    );
     for (const part of sheet.circuit.parts) {
       if (part.kind === 'resistor') expect(page).toContain(plain(formatOhms(part.params.ohms)));
     }
@@ -65,7 +67,9 @@ describe.each(PATTERN_IDS)('the stages of %s', (pattern) => {
   });
 
   it('count in the kit what the plan holds', () => {
-    const page = text(<KitStage sheet={sheet} style={DEFAULT_STYLE} csvHref="/k" />);
+    const page = text(
+      <KitStage sheet={sheet} style={DEFAULT_STYLE} csvHref="/k" extras={[]} onExtras={nothing} />,
+    );
     for (const line of sheet.kit.lines) expect(page).toContain(` ${line.forGroup} `);
     expect(page).not.toMatch(/undefined|NaN/u);
   });

@@ -135,6 +135,8 @@ export function stockName(spec: StockSpec): string {
       return 'tinned wire, pieces';
     case 'tape':
       return 'copper tape, pieces';
+    case 'thing':
+      return spec.name;
   }
 }
 

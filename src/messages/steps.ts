@@ -51,6 +51,11 @@ const WORDS: { readonly [A in Step['action']]: (step: Of<A>, sheet: Sheet) => St
   'lay-tape': tapeWords,
   'test-on-cell': tapeWords,
   'fold-cell': tapeWords,
+  'fit-extra': ({ extra, each, use }) => ({
+    title: `${capital(extra)}${each > 1 ? ` (${each})` : ''}: ${use.replace(/[.!]$/u, '')}.`,
+    detail: 'Power off while it is fitted, on again to see that all still lights.',
+    why: 'What stands around the circuit comes last: a fault under it is hard to find.',
+  }),
 };
 
 function changeWords({ part, ohms, amps, brightness, beyond }: Of<'change-part'>): StepWords {

@@ -3,7 +3,6 @@ import { listWords } from './stepWords';
 
 /** What there is to say and ask around a lesson, with its own figures in it. */
 export interface Talk {
-  readonly before: string;
   readonly predict: readonly string[];
   readonly path: string;
   readonly sum: string;
@@ -85,10 +84,9 @@ const TOOLS: Readonly<Record<ReturnType<typeof buildType>, readonly string[]>> =
   taped: ['scissors', 'ruler', 'clear tape', 'multimeter with thin probes', 'counted tin for coin cells'],
 };
 
-type Fixed = Pick<Talk, 'before' | 'analogy' | 'truth' | 'homework'>;
+type Fixed = Pick<Talk, 'analogy' | 'truth' | 'homework'>;
 
 const LOOP: Fixed = {
-  before: 'Nothing: this is where the course begins.',
   analogy:
     'Water in a ring of pipe: the pump is the battery, the narrow piece the resistor. All of it flows everywhere at once, none is used up.',
   truth:
@@ -106,38 +104,32 @@ const BY_PATTERN: Readonly<Record<PatternId, Fixed>> = {
   },
   'walk-down': {
     ...LOOP,
-    before: 'One lamp: what the resistor is for.',
     truth: '“Twice the current is twice as bright” is what the meter says; the eye sees much less of a step.',
     homework: 'Draw brightness, as you saw it, over ohms. Where does it stop to be worth the current?',
   },
   strings: {
-    before: 'One lamp, and where the volts of a nine-volt block go.',
     analogy: 'A chain of waterfalls shares the height; waterfalls side by side each want water of their own.',
     truth:
       '“Lamps side by side share the current” holds for like lamps with a resistor each. Unlike ones on one resistor do not share: the lowest takes it.',
     homework: 'Four red lamps on a USB port: how many ways are there, and which draws least?',
   },
   hogging: {
-    before: 'Several lamps, each with its resistor.',
     analogy: 'Water leaves a tub through the lowest hole; the higher ones stay dry while it is open.',
     truth: '“The blue one is broken” is what everybody says first. Taken alone, it lights.',
     homework: 'Which pairs of colours would share fairly? Say it from the forward volts alone.',
   },
   dimmer: {
-    before: 'One lamp, and the walk down.',
     analogy: 'A tap in the pipe, and a stop on the tap so that it never opens all the way.',
     truth: '“The knob turns the voltage down” is not what happens: it adds ohms, and the current falls.',
     homework: 'Where on the knob does the lamp look half as bright? It is not the middle: why?',
   },
   rgb: {
-    before: 'Several lamps, and unlike lamps side by side.',
     analogy: 'Three taps into one basin: each colour has its own, and the basin shows the mixture.',
     truth:
       '“Equal current is equal brightness” fails here: green looks far brighter than red at the same current.',
     homework: 'Make cyan, magenta, orange and white, and note the three currents of each.',
   },
   gauge: {
-    before: 'Several lamps in strings.',
     analogy: 'Overflow pipes at three heights: each runs only when the water stands above it.',
     truth:
       '“A battery at 12 V is full” depends on its kind and on what it gives just now: measure it under load.',
@@ -145,14 +137,12 @@ const BY_PATTERN: Readonly<Record<PatternId, Fixed>> = {
       'Between which two volts do exactly two lamps burn? Check it by turning the supply down slowly.',
   },
   panel: {
-    before: 'Several lamps each with its resistor, and soldering two lamps.',
     analogy: 'A row of houses, each with its own tap on the same main.',
     truth:
       '“If the last batch is dark the last joint is bad” holds only because each batch before it was tested.',
     homework: 'How long would a panel twice as large take you? Count joints, not lamps.',
   },
   'lamp-cover': {
-    before: 'Strings, and soldering in batches.',
     analogy: 'The same waterfalls in a chain, several chains side by side on one lake.',
     truth:
       '“Lamps that plug into the wall work just like this” is not so: those without a transformer are live everywhere, and are nobody’s lesson.',

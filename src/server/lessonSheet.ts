@@ -1,12 +1,12 @@
 import { workOut, type SheetRequest } from '@/core';
 import { sentences } from '@/messages/findings';
 import { lessonSentence } from '@/messages/lessonSentence';
-import type { Lesson } from './repositories/lessons';
+import type { Lesson, LessonContent } from './repositories/lessons';
 import { houseStyle, meter } from './repositories/settings';
 import { shelf, stockRows } from './repositories/stock';
 
 /** Everything a sheet hangs on besides the lesson's own wishes; the screen keeps it while the wishes change. */
-export type SheetSurroundings = Omit<SheetRequest, 'choice' | 'plan' | 'ageGroup'>;
+export type SheetSurroundings = Omit<SheetRequest, 'choice' | 'plan' | 'ageGroup' | 'extras'>;
 
 /** Draws while somebody types, and at rest. */
 export const DRAWS = { typing: 4000, rest: 20000 } as const;
@@ -27,11 +27,11 @@ export async function sheetSurroundings(students?: number): Promise<SheetSurroun
 }
 
 export function requestFor(
-  lesson: Pick<Lesson, 'choice' | 'plan' | 'ageGroup'>,
+  lesson: Pick<LessonContent, 'choice' | 'plan' | 'ageGroup' | 'extras'>,
   surroundings: SheetSurroundings,
 ): SheetRequest {
-  const { choice, plan, ageGroup } = lesson;
-  return { ...surroundings, choice, ageGroup, plan: plan ?? undefined };
+  const { choice, plan, ageGroup, extras } = lesson;
+  return { ...surroundings, choice, ageGroup, extras, plan: plan ?? undefined };
 }
 
 /** What a lesson comes to, in one line; no draws are needed for that. */

@@ -4,6 +4,7 @@ import { BandReader } from '@/features/store/BandReader';
 import { BatteryReader } from '@/features/store/BatteryReader';
 import { LampTable } from '@/features/store/LampTable';
 import { StockTable } from '@/features/store/StockTable';
+import { batteries } from '@/server/repositories/batteries';
 import { houseStyle } from '@/server/repositories/settings';
 import { lamps, shelf, stockRows } from '@/server/repositories/stock';
 
@@ -11,11 +12,12 @@ export const dynamic = 'force-dynamic';
 export const metadata = { title: 'Store' };
 
 export default async function StorePage() {
-  const [rows, style, shelved, lampFigures] = await Promise.all([
+  const [rows, style, shelved, lampFigures, read] = await Promise.all([
     stockRows(),
     houseStyle(),
     shelf(),
     lamps(),
+    batteries(),
   ]);
   return (
     <div className="page">
@@ -40,7 +42,7 @@ export default async function StorePage() {
         </div>
         <div>
           <BandReader drawer={shelved.drawer} />
-          <BatteryReader />
+          <BatteryReader batteries={read} />
         </div>
       </div>
       <section className="ruled">

@@ -16,6 +16,12 @@ export const PACE = {
   tape: 1.2,
   'change-part': 2,
   inspect: 4,
+  'fit-extra': 1.5,
+  /** Around the building, for the class as a whole. */
+  talk: 8,
+  clear: 5,
+  /** One checkpoint read and written down. */
+  reading: 1.5,
 } as const;
 
 /** Solder for one joint in millimetres of 0.7 mm wire. */

@@ -104,4 +104,5 @@ export type Step = StepBase &
       }
     | { readonly action: 'test-on-cell'; readonly part: string }
     | { readonly action: 'fold-cell'; readonly part: string }
+    | { readonly action: 'fit-extra'; readonly extra: string; readonly each: number; readonly use: string }
   );

@@ -10,21 +10,29 @@ import { solderedSteps } from './soldered';
 import { tapedSteps } from './taped';
 import type { Step } from './step';
 
+/** Things that are fitted once the circuit works. */
+interface Fitting {
+  readonly name: string;
+  readonly each: number;
+  readonly use: string;
+}
+
+export interface CardWishes {
+  readonly age: AgeGroup;
+  /** Lamps soldered together before a test. */
+  readonly batch?: number;
+  /** Resistors that take R1's place one after another once it works. */
+  readonly walk?: readonly WalkRow[] | undefined;
+  readonly extras?: readonly Fitting[];
+}
+
 /**
  * The card of a plan, as it is built: plugged, soldered or taped.
  *
  * @param built the plan as read back and solved, for which end of a part is the more positive
- * @param batch lamps soldered together before a test
- * @param walk resistors that take R1's place one after another once it works
  */
-export function buildSteps(
-  plan: Plan,
-  circuit: Circuit,
-  built: AsBuilt,
-  age: AgeGroup,
-  batch = 1,
-  walk: readonly WalkRow[] = [],
-): Step[] {
+export function buildSteps(plan: Plan, circuit: Circuit, built: AsBuilt, wishes: CardWishes): Step[] {
+  const { age, batch = 1, walk = [], extras = [] } = wishes;
   const factor = AGE_FACTORS[age];
   const kind = buildType(boardOf(plan));
   const steps =
@@ -43,7 +51,17 @@ export function buildSteps(
     beyond,
     minutes: beyond ? 0.5 : PACE['change-part'],
   }));
-  return [...steps, ...changes].map((step) => ({ ...step, minutes: step.minutes * factor }));
+  const fitted = extras
+    .filter(({ use }) => use !== '')
+    .map(({ name, each, use }): Step => ({
+      id: `extra-${name}`,
+      action: 'fit-extra',
+      extra: name,
+      each,
+      use,
+      minutes: PACE['fit-extra'],
+    }));
+  return [...steps, ...changes, ...fitted].map((step) => ({ ...step, minutes: step.minutes * factor }));
 }
 
 export function totalMinutes(steps: readonly Step[]): number {

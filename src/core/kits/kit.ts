@@ -4,6 +4,7 @@ import type { Plan } from '../board/plan';
 import { SUPPLIES, type SupplyChoice } from '../catalogue/supplies';
 import type { LampType } from '../catalogue/lamps';
 import { isKind, type Circuit } from '../circuit/circuit';
+import type { Extra } from './extras';
 import { LOSS_RATES, sparesFor } from './spares';
 import { stockKey, type StockItem, type StockSpec } from './stock';
 
@@ -42,6 +43,8 @@ export interface KitRequest {
   readonly lamps: Readonly<Record<string, LampType>>;
   /** Further resistors that each student tries in turn. */
   readonly spareValues?: readonly number[];
+  /** What the lesson wants besides its circuit. */
+  readonly extras?: readonly Extra[];
   readonly students: number;
   readonly spareRisk: number;
   readonly stock: readonly StockItem[];
@@ -65,7 +68,7 @@ interface Need {
   each: number;
 }
 
-function needs({ circuit, plan, supply, lamps, spareValues }: KitRequest): Need[] {
+function needs({ circuit, plan, supply, lamps, spareValues, extras }: KitRequest): Need[] {
   const found = new Map<string, Need>();
   const add = (spec: StockSpec, part: string, count = 1) => {
     const need = found.get(stockKey(spec)) ?? { spec, parts: [], each: 0 };
@@ -85,6 +88,7 @@ function needs({ circuit, plan, supply, lamps, spareValues }: KitRequest): Need[
   if (board === 'card') add({ kind: 'tape' }, 'tapes', tapesOf(plan));
   for (const ohms of spareValues ?? []) add({ kind: 'resistor', ohms }, 'in turn');
   add({ kind: 'board', board }, 'board');
+  for (const { name, each } of extras ?? []) add({ kind: 'thing', name }, 'extra', each);
   return [...found.values()];
 }
 

@@ -13,6 +13,7 @@ export const LOSS_RATES = {
   'rgb-lamp': 0.05,
   tape: 0.1,
   'tinned-wire': 0.1,
+  thing: 0.02,
 } as const;
 export type KitKind = keyof typeof LOSS_RATES;
 

@@ -22,6 +22,7 @@ export const stockSpecSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('rgb-lamp'), common: z.enum(['cathode', 'anode']) }),
   z.strictObject({ kind: z.literal('tape') }),
   z.strictObject({ kind: z.literal('tinned-wire') }),
+  z.strictObject({ kind: z.literal('thing'), name: z.string().min(1).max(40) }),
 ]);
 export type StockSpec = z.output<typeof stockSpecSchema>;
 

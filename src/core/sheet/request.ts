@@ -2,6 +2,7 @@ import type { AgeGroup } from '../assembly/pace';
 import type { Plan } from '../board/plan';
 import type { MeterFigures } from '../catalogue/meter';
 import type { Shelf } from '../catalogue/shelf';
+import type { Extra } from '../kits/extras';
 import type { StockItem } from '../kits/stock';
 import type { HouseStyle } from '../patterns/style';
 import type { BandOptions } from '../tolerance/bands';
@@ -21,5 +22,7 @@ export interface SheetRequest {
   readonly meter: MeterFigures;
   readonly students: number;
   readonly ageGroup: AgeGroup;
+  /** What the lesson wants besides its circuit. */
+  readonly extras?: readonly Extra[];
   readonly draws: BandOptions;
 }

@@ -1,3 +1,4 @@
+import { lessonTime, type LessonTime } from '../assembly/lessonTime';
 import { buildSteps, soldering, totalMinutes } from '../assembly/steps';
 import type { Step } from '../assembly/step';
 import type { AsBuilt } from '../board/asBuilt';
@@ -43,6 +44,8 @@ export interface Sheet {
   readonly built: AsBuilt;
   readonly steps: readonly Step[];
   readonly minutes: number;
+  /** The whole lesson: talk, building, checking, clearing up. */
+  readonly time: LessonTime;
   readonly soldering: { readonly joints: number; readonly solder: number };
   readonly checkpoints: readonly Checkpoint[];
   readonly expected: Expectation;
@@ -73,7 +76,9 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
   const draws = { ...request.draws, samples: Math.max(1, Math.round(request.draws.samples * share)) };
   const expected = expectedReadings(circuit, checkpoints, request.meter, draws);
   if (!expected.ok) return expected;
-  const steps = buildSteps(plan, circuit, built, request.ageGroup, batchOf(choice), steady.walk);
+  const { ageGroup: age, extras = [] } = request;
+  const steps = buildSteps(plan, circuit, built, { age, batch: batchOf(choice), walk: steady.walk, extras });
+  const minutes = totalMinutes(steps);
   const { students, stock } = request;
   return accepted({
     pattern: choice.pattern,
@@ -85,7 +90,8 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
     steady,
     ...planned.value,
     steps,
-    minutes: totalMinutes(steps),
+    minutes,
+    time: lessonTime(minutes, checkpoints.length, age),
     soldering: soldering(plan),
     checkpoints,
     expected: expected.value,
@@ -98,6 +104,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
         .filter((row) => !row.beyond)
         .slice(1)
         .map(({ ohms }) => ohms),
+      extras,
       students,
       spareRisk: style.spareRisk,
       stock,

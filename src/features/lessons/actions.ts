@@ -6,6 +6,7 @@ import {
   DEFAULT_STYLE,
   formatQuantity,
   lampDiffers,
+  lessonWords,
   parseLesson,
   PATTERNS,
   type BoardChoice,
@@ -13,6 +14,7 @@ import {
   type PatternChoice,
   type PatternId,
 } from '@/core';
+import { z } from 'zod';
 import { PATTERN_WORDS } from '@/messages/patterns';
 import { sentences } from '@/messages/findings';
 import { lampName } from '@/messages/names';
@@ -26,15 +28,8 @@ export async function startLesson(pattern: PatternId, title: string): Promise<An
   return guarded(async () => {
     const name = title.trim().slice(0, 80) || PATTERN_WORDS[pattern].name;
     const style = (await houseStyle()).value ?? DEFAULT_STYLE;
-    const content = {
-      title: name,
-      aim: '',
-      story: '',
-      notes: '',
-      ageGroup: '10–12',
-      choice: choiceOf(pattern, style),
-      plan: null,
-    } as const;
+    const words = z.object(lessonWords).parse({ title: name });
+    const content = { ...words, choice: choiceOf(pattern, style), plan: null };
     return done(await addLesson(content, '', new Date().toISOString()));
   });
 }
@@ -44,12 +39,8 @@ export async function importLesson(text: string): Promise<Answer<{ id: number; n
   return guarded(async () => {
     const file = parseLesson(text);
     if (!file.ok) return failed(`Nothing was imported. ${sentences(file.findings.slice(0, 4))}`);
-    const { title, aim, story, notes, ageGroup, choice, plan, lamp, lamps: others } = file.value;
-    const id = await addLesson(
-      { title, aim, story, notes, ageGroup, choice, plan },
-      '',
-      new Date().toISOString(),
-    );
+    const { lamp, lamps: others } = file.value;
+    const id = await addLesson(file.value, '', new Date().toISOString());
     const { figures } = await lamps();
     const differs = [...(lamp ? [lamp] : []), ...others].find((sent) =>
       lampDiffers(sent, figures[sent.type]),

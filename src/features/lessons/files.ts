@@ -4,7 +4,7 @@ import { stockName } from '@/messages/names';
 import { Missing } from '@/server/failures';
 import { requestFor, sheetSurroundings } from '@/server/lessonSheet';
 import { groups } from '@/server/repositories/groups';
-import { lesson } from '@/server/repositories/lessons';
+import { contentOf, lesson } from '@/server/repositories/lessons';
 import { sessions } from '@/server/repositories/sessions';
 import { lamps } from '@/server/repositories/stock';
 import { slug } from '@/ui/download';
@@ -16,23 +16,17 @@ interface TextFile {
 
 /** The lesson as one JSON file that another machine can import. */
 export async function lessonJson(id: number): Promise<TextFile> {
-  const { title, aim, story, notes, ageGroup, choice, plan } = await lesson(id);
+  const content = contentOf(await lesson(id));
   const [{ figures }, around] = await Promise.all([lamps(), sheetSurroundings()]);
-  const worked = workOut({ ...around, choice });
+  const worked = workOut({ ...around, choice: content.choice });
   const sorts = worked.ok ? [...new Set(Object.values(worked.value.design.sorts))] : [];
   const file: LessonFile = {
     format: LESSON_FORMAT,
-    title,
-    aim,
-    story,
-    notes,
-    ageGroup,
-    choice,
-    plan,
+    ...content,
     lamp: null,
     lamps: sorts.map((type) => figures[type]),
   };
-  return { name: `${slug(title)}.json`, text: serialiseLesson(file) };
+  return { name: `${slug(content.title)}.json`, text: serialiseLesson(file) };
 }
 
 /** The kit of a lesson for its next group, as a table. */

@@ -4,12 +4,15 @@ import { useSearchParams } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import type { Outcome, Plan, Sheet, SheetRequest } from '@/core';
 import { sentence } from '@/messages/findings';
+import type { OwnWords } from '@/messages/glossary';
 import type { SheetSurroundings } from '@/server/lessonSheet';
+import type { Battery } from '@/server/repositories/batteries';
 import type { LessonContent } from '@/server/repositories/lessons';
 import { Note } from '@/ui/Note';
 import { BoardPanel } from './BoardPanel';
-import type { GivenSession, GroupChoice } from './given';
+import type { CourseLesson, GivenSession, GroupChoice } from './given';
 import { Marking } from './Changed';
+import { Batteries } from './sentences/batteries';
 import { SentenceBar } from './SentenceBar';
 import { SheetHead } from './SheetHead';
 import { StageMargin, STAGES, type Stage } from './StageMargin';
@@ -29,6 +32,9 @@ export interface LessonSheetProps {
   readonly first: Outcome<Sheet>;
   readonly surroundings: SheetSurroundings;
   readonly restDraws: number;
+  readonly batteries: readonly Battery[];
+  readonly course: readonly CourseLesson[];
+  readonly words: OwnWords;
   readonly groups: readonly GroupChoice[];
   readonly sessions: readonly GivenSession[];
   readonly today: string;
@@ -39,7 +45,7 @@ export function LessonSheet(props: LessonSheetProps) {
   const { surroundings } = props;
   const draft = useLessonDraft(props.id, props.content, props.version, props.updatedAt);
   const { content } = draft;
-  const request = useMemo(() => requestOf(content, surroundings), [content, surroundings]);
+  const request = useRequest(content, surroundings);
   const { sheet, refusals, failure } = useSheet(props.first, request, props.restDraws);
   const trial = useTrial(sheet, (plan: Plan) => draft.change({ ...content, plan }));
   const [picked, setPicked] = useState<string | undefined>();
@@ -69,7 +75,9 @@ export function LessonSheet(props: LessonSheetProps) {
         <div className="lesson-main">
           <SheetHead draft={draft} id={props.id} place={props.place} archived={props.archived} />
           <div onBlur={() => setMarking(false)}>
-            <SentenceBar choice={content.choice} style={surroundings.style} onChange={setChoice} />
+            <Batteries value={props.batteries}>
+              <SentenceBar choice={content.choice} style={surroundings.style} onChange={setChoice} />
+            </Batteries>
           </div>
           {failure && (
             <Note kind="refusal" live>
@@ -97,6 +105,8 @@ export function LessonSheet(props: LessonSheetProps) {
             <StageView
               {...{ stage, sheet, content, trial, surroundings, request }}
               lessonId={props.id}
+              course={props.course}
+              words={props.words}
               groups={props.groups}
               sessions={props.sessions}
               today={props.today}
@@ -113,8 +123,13 @@ export function LessonSheet(props: LessonSheetProps) {
   );
 }
 
-function requestOf({ choice, plan, ageGroup }: LessonContent, surroundings: SheetSurroundings): SheetRequest {
-  return { ...surroundings, choice, ageGroup, plan: plan ?? undefined };
+/** The request alone, so that typing a title or a note does not solve the lesson anew. */
+function useRequest(content: LessonContent, surroundings: SheetSurroundings): SheetRequest {
+  const { choice, plan, ageGroup, extras } = content;
+  return useMemo(
+    () => ({ ...surroundings, choice, ageGroup, extras, plan: plan ?? undefined }),
+    [choice, plan, ageGroup, extras, surroundings],
+  );
 }
 
 function useStage(): [Stage, (stage: Stage) => void] {

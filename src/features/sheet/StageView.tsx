@@ -1,7 +1,8 @@
 import type { Sheet, SheetRequest } from '@/core';
 import type { SheetSurroundings } from '@/server/lessonSheet';
 import type { LessonContent } from '@/server/repositories/lessons';
-import type { GivenSession, GroupChoice } from './given';
+import type { OwnWords } from '@/messages/glossary';
+import type { CourseLesson, GivenSession, GroupChoice } from './given';
 import type { Stage } from './StageMargin';
 import { AimStage } from './stages/AimStage';
 import { ChecksStage } from './stages/ChecksStage';
@@ -22,6 +23,8 @@ interface Props {
   readonly request: SheetRequest;
   readonly surroundings: SheetSurroundings;
   readonly lessonId: number;
+  readonly course: readonly CourseLesson[];
+  readonly words: OwnWords;
   readonly groups: readonly GroupChoice[];
   readonly sessions: readonly GivenSession[];
   readonly today: string;
@@ -35,7 +38,17 @@ interface Props {
 export function StageView(props: Props) {
   const { stage, sheet, content, trial, surroundings, lessonId } = props;
   const { style } = surroundings;
-  if (stage === 'aim') return <AimStage content={content} sheet={sheet} onChange={props.onContent} />;
+  if (stage === 'aim') {
+    return (
+      <AimStage
+        {...{ content, sheet }}
+        course={props.course}
+        words={props.words}
+        sheetHref={`/print/${lessonId}/sheet`}
+        onChange={props.onContent}
+      />
+    );
+  }
   if (stage === 'class') {
     return (
       <ClassStage lessonId={lessonId} groups={props.groups} sessions={props.sessions} today={props.today} />
@@ -47,7 +60,14 @@ export function StageView(props: Props) {
     case 'parts':
       return <PartsStage sheet={sheet} style={style} shelf={surroundings.shelf} />;
     case 'sums':
-      return <SumsStage sheet={sheet} style={style} choice={content.choice} onChoice={props.onChoice} />;
+      return (
+        <SumsStage
+          {...{ sheet, style }}
+          choice={content.choice}
+          level={content.level}
+          onChoice={props.onChoice}
+        />
+      );
     case 'plan':
       return (
         <PlanStage
@@ -75,6 +95,13 @@ export function StageView(props: Props) {
     case 'checks':
       return <ChecksStage sheet={sheet} printHref={`/print/${lessonId}/checks`} />;
     case 'kit':
-      return <KitStage sheet={sheet} style={style} csvHref={`/lessons/${lessonId}/kit.csv`} />;
+      return (
+        <KitStage
+          {...{ sheet, style }}
+          csvHref={`/lessons/${lessonId}/kit.csv`}
+          extras={content.extras}
+          onExtras={(extras) => props.onContent({ ...content, extras })}
+        />
+      );
   }
 }

@@ -5,7 +5,13 @@ import { sentences } from '@/messages/findings';
 import { z } from 'zod';
 import { done, failed, guarded, type Answer } from '@/server/failures';
 import { workOutFor } from '@/server/givenLesson';
-import { archiveLesson, lesson, saveLesson, type LessonContent } from '@/server/repositories/lessons';
+import {
+  archiveLesson,
+  contentOf,
+  lesson,
+  saveLesson,
+  type LessonContent,
+} from '@/server/repositories/lessons';
 import { addSession, refreshSession, session } from '@/server/repositories/sessions';
 
 const contentSchema = z.strictObject({
@@ -38,8 +44,8 @@ export async function keepLesson(
 /** The newest kept version of a lesson, for those whose own was overtaken. */
 export async function loadLesson(id: number): Promise<Answer<{ version: number; content: LessonContent }>> {
   return guarded(async () => {
-    const { version, title, aim, story, notes, ageGroup, choice, plan } = await lesson(idSchema.parse(id));
-    return done({ version, content: { title, aim, story, notes, ageGroup, choice, plan } });
+    const held = await lesson(idSchema.parse(id));
+    return done({ version: held.version, content: contentOf(held) });
   });
 }
 

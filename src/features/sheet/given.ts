@@ -1,3 +1,5 @@
+import type { PatternId } from '@/core';
+
 /** A group that the lesson can be given to. */
 export interface GroupChoice {
   readonly id: number;
@@ -10,4 +12,13 @@ export interface GivenSession {
   readonly id: number;
   readonly groupName: string;
   readonly onDate: string;
+}
+
+/** Another lesson of the same course. */
+export interface CourseLesson {
+  readonly id: number;
+  readonly title: string;
+  readonly pattern: PatternId;
+  /** Place in the course, from 1. */
+  readonly place: number;
 }

@@ -115,7 +115,8 @@ export function useLessonDraft(id: number, first: LessonContent, firstVersion: n
     store(content);
   };
   const restore = () => {
-    if (found) change(found.content);
+    // What this browser kept may be from before a lesson could say as much as it can now.
+    if (found) change({ ...content, ...found.content });
     setFound(undefined);
   };
   const forget = () => {

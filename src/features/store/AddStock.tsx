@@ -5,14 +5,26 @@ import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { LAMP_TYPES, parseQuantity, SUPPLIES, SUPPLY_KINDS, type StockSpec } from '@/core';
+import {
+  BOARD_CHOICES,
+  LAMP_TYPES,
+  parseQuantity,
+  SUPPLIES,
+  SUPPLY_KINDS,
+  type BoardChoice,
+  type StockSpec,
+} from '@/core';
 import { sentences } from '@/messages/findings';
-import { lampName, SUPPLY_NAMES } from '@/messages/names';
+import { BOARD_NAMES, lampName, SUPPLY_NAMES } from '@/messages/names';
 import { newStock } from './actions';
 
 interface Fields {
-  kind: 'resistor' | 'led' | 'cell' | 'holder' | 'supply' | 'jumper' | 'board';
+  kind: StockSpec['kind'];
   ohms: string;
+  volts: string;
+  name: string;
+  board: BoardChoice;
+  common: 'cathode' | 'anode';
   lamp: (typeof LAMP_TYPES)[number];
   supply: (typeof SUPPLY_KINDS)[number];
   cells: number;
@@ -21,15 +33,22 @@ interface Fields {
   price: string;
 }
 
-const KINDS = {
+const KINDS: Readonly<Record<StockSpec['kind'], string>> = {
   resistor: 'resistor',
   led: 'lamp',
+  'rgb-lamp': 'three-colour lamp',
+  potentiometer: 'potentiometer',
+  zener: 'zener',
+  button: 'push button',
   cell: 'cell or battery',
   holder: 'holder with leads',
   supply: 'port or bench lead',
+  board: 'board',
   jumper: 'jumper wire',
-  board: 'breadboard',
-} as const;
+  tape: 'copper tape, pieces',
+  'tinned-wire': 'tinned wire, pieces',
+  thing: 'something else',
+};
 
 /** A part that the store does not hold yet. */
 export function AddStock() {
@@ -39,6 +58,10 @@ export function AddStock() {
     defaultValues: {
       kind: 'resistor',
       ohms: '',
+      volts: '',
+      name: '',
+      board: 'half',
+      common: 'cathode',
       lamp: 'red',
       supply: 'aa-alkaline',
       cells: 3,
@@ -76,7 +99,7 @@ export function AddStock() {
             ))}
           </Form.Select>
         </Field>
-        {kind === 'resistor' && (
+        {(kind === 'resistor' || kind === 'potentiometer') && (
           <Field label="Value">
             <Form.Control placeholder="4k7" {...register('ohms')} />
           </Field>
@@ -106,6 +129,35 @@ export function AddStock() {
         {kind === 'holder' && (
           <Field label="Cells">
             <Form.Control type="number" {...register('cells', { valueAsNumber: true })} />
+          </Field>
+        )}
+        {kind === 'zener' && (
+          <Field label="Its volts">
+            <Form.Control placeholder="8V2" {...register('volts')} />
+          </Field>
+        )}
+        {kind === 'board' && (
+          <Field label="Which">
+            <Form.Select {...register('board')}>
+              {BOARD_CHOICES.map((board) => (
+                <option key={board} value={board}>
+                  {BOARD_NAMES[board]}
+                </option>
+              ))}
+            </Form.Select>
+          </Field>
+        )}
+        {kind === 'rgb-lamp' && (
+          <Field label="Common leg">
+            <Form.Select {...register('common')}>
+              <option>cathode</option>
+              <option>anode</option>
+            </Form.Select>
+          </Field>
+        )}
+        {kind === 'thing' && (
+          <Field label="What it is">
+            <Form.Control maxLength={40} placeholder="jam jar" {...register('name')} />
           </Field>
         )}
         <Field label="In store">
@@ -138,13 +190,31 @@ function Field({ label, children }: { label: string; children: React.ReactNode }
 }
 
 function specOf(fields: Fields): StockSpec | string {
-  const { kind, lamp, supply, cells } = fields;
-  if (kind === 'resistor') {
-    const ohms = parseQuantity(fields.ohms, 'Ω');
-    return ohms.ok ? { kind, ohms: ohms.value } : sentences(ohms.findings);
+  const { kind, lamp, supply, cells, board, common, name } = fields;
+  switch (kind) {
+    case 'resistor':
+    case 'potentiometer': {
+      const ohms = parseQuantity(fields.ohms, 'Ω');
+      return ohms.ok ? { kind, ohms: ohms.value } : sentences(ohms.findings);
+    }
+    case 'zener': {
+      const volts = parseQuantity(fields.volts, 'V');
+      return volts.ok ? { kind, volts: volts.value } : sentences(volts.findings);
+    }
+    case 'led':
+      return { kind, lamp };
+    case 'cell':
+    case 'supply':
+      return { kind, supply };
+    case 'holder':
+      return { kind, supply, cells };
+    case 'board':
+      return { kind, board };
+    case 'rgb-lamp':
+      return { kind, common };
+    case 'thing':
+      return { kind, name: name.trim() };
+    default:
+      return { kind };
   }
-  if (kind === 'led') return { kind, lamp };
-  if (kind === 'holder') return { kind, supply, cells };
-  if (kind === 'cell' || kind === 'supply') return { kind, supply };
-  return kind === 'board' ? { kind, board: 'half' } : { kind };
 }

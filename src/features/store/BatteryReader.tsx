@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import {
   formatPercent,
@@ -14,11 +15,18 @@ import {
 } from '@/core';
 import { sentences } from '@/messages/findings';
 import { SUPPLY_NAMES } from '@/messages/names';
+import type { Battery } from '@/server/repositories/batteries';
+import { Note } from '@/ui/Note';
+import { useAnswer } from '@/ui/useAnswer';
+import { keepBattery } from './actions';
+import { BatteryTable } from './BatteryTable';
 
 const BATTERIES = SUPPLY_KINDS.filter((kind) => SUPPLIES[kind].capacity !== undefined);
 
 /** A battery judged by two readings: open, and across a known load. */
-export function BatteryReader() {
+export function BatteryReader({ batteries }: { batteries: readonly Battery[] }) {
+  const { problem, pending, run } = useAnswer();
+  const [name, setName] = useState('');
   const [kind, setKind] = useState<SupplyKind>('aa-alkaline');
   const [cells, setCells] = useState('3');
   const [typed, setTyped] = useState({ open: '', loaded: '', load: '33' });
@@ -36,6 +44,10 @@ export function BatteryReader() {
     begun && !wrong.length
       ? measuredBattery({ kind, cells: count, age: 'nominal' }, open, loaded, load)
       : undefined;
+  const kept = () => {
+    setName('');
+    setTyped({ ...typed, open: '', loaded: '' });
+  };
   const field = (name: keyof typeof typed, label: string) => (
     <label>
       <span className="form-label d-block">{label}</span>
@@ -75,12 +87,40 @@ export function BatteryReader() {
       )}
       {battery && loaded > open && <p>Loaded it cannot show more than open: read both again.</p>}
       {battery && loaded <= open && (
-        <p role="status">
-          {formatQuantity(battery.volts, 'V')} behind {formatQuantity(battery.ohms, 'Ω')} of its own
-          {battery.spent !== undefined && `, about ${formatPercent(battery.spent)} spent`}. In a lesson’s
-          sentence, choose “measured” for the supply and type these two figures.
-        </p>
+        <>
+          <p role="status">
+            {formatQuantity(battery.volts, 'V')} behind {formatQuantity(battery.ohms, 'Ω')} of its own
+            {battery.spent !== undefined && `, about ${formatPercent(battery.spent)} spent`}.
+          </p>
+          <form
+            className="button-row"
+            onSubmit={(event) => {
+              event.preventDefault();
+              const { volts, ohms } = battery;
+              run(() => keepBattery({ name, kind, cells: count, volts, ohms }), kept);
+            }}
+          >
+            <Form.Control
+              size="sm"
+              className="w-auto"
+              aria-label="Name on the battery"
+              placeholder="name on it, such as box 3"
+              maxLength={40}
+              value={name}
+              onChange={(event) => setName(event.target.value)}
+            />
+            <Button type="submit" size="sm" disabled={pending || name.trim() === ''}>
+              Keep this reading
+            </Button>
+          </form>
+        </>
       )}
+      {problem && (
+        <Note kind="refusal" live>
+          {problem}
+        </Note>
+      )}
+      <BatteryTable batteries={batteries} />
     </section>
   );
 }

@@ -1,8 +1,16 @@
 'use server';
 
-import { LAMP_TYPES, ORIGINS, stockSpecSchema, type LampFigures } from '@/core';
+import {
+  LAMP_TYPES,
+  ORIGINS,
+  stockSpecSchema,
+  SUPPLY_KINDS,
+  SUPPLY_LIMIT_VOLTS,
+  type LampFigures,
+} from '@/core';
 import { z } from 'zod';
 import { done, failed, guarded, type Answer } from '@/server/failures';
+import { addBattery, archiveBattery } from '@/server/repositories/batteries';
 import { addStock, lamps, saveLamp, saveStock } from '@/server/repositories/stock';
 
 const count = z.number().int().min(0).max(100_000);
@@ -36,6 +44,30 @@ export async function newStock(spec: unknown, values: StockFormValues): Promise<
   });
 }
 
+const batterySchema = z.strictObject({
+  name: z.string().trim().min(1).max(40),
+  kind: z.enum(SUPPLY_KINDS),
+  cells: z.number().int().min(1).max(10),
+  volts: z.number().min(0.1).max(SUPPLY_LIMIT_VOLTS),
+  ohms: z.number().min(0).max(200),
+});
+
+/** Keeps what a battery was read at, under the name that is written on it. */
+export async function keepBattery(battery: z.input<typeof batterySchema>): Promise<Answer<number>> {
+  return guarded(async () => {
+    const checked = batterySchema.safeParse(battery);
+    if (!checked.success) return failed(fieldSentence(checked.error));
+    return done(await addBattery({ ...checked.data, measuredAt: new Date().toISOString() }));
+  });
+}
+
+export async function putAwayBattery(id: number, away: boolean): Promise<Answer<null>> {
+  return guarded(async () => {
+    await archiveBattery(z.number().int().positive().parse(id), away ? new Date().toISOString() : null);
+    return done(null);
+  });
+}
+
 const lampSchema = z
   .strictObject({
     type: z.enum(LAMP_TYPES),
@@ -65,6 +97,10 @@ export async function changeLamp(version: number, values: LampFormValues): Promi
 }
 
 const FIELDS: Readonly<Record<string, string>> = {
+  name: 'The name of the battery',
+  cells: 'The number of cells',
+  volts: 'The open voltage',
+  ohms: 'The battery’s own resistance',
   have: 'The number in store',
   packSize: 'The pack size',
   packCents: 'The price of a pack',

@@ -1,15 +1,15 @@
-import { choiceSchema, planSchema, type AgeGroup, type PatternChoice, type Plan } from '@/core';
+import {
+  choiceSchema,
+  LEVELS,
+  planSchema,
+  type AgeGroup,
+  type LessonWords,
+  type PatternChoice,
+  type Plan,
+} from '@/core';
 import { database, write } from '../db/connection';
 import { Missing } from '../failures';
 import { updateVersioned } from './versioned';
-
-export interface LessonWords {
-  readonly title: string;
-  readonly aim: string;
-  readonly story: string;
-  readonly notes: string;
-  readonly ageGroup: AgeGroup;
-}
 
 export interface LessonContent extends LessonWords {
   readonly choice: PatternChoice;
@@ -34,6 +34,9 @@ interface Stored {
   story: string;
   notes: string;
   age_group: AgeGroup;
+  level: string;
+  homework: string;
+  extras: string;
   choice: string;
   plan: string | null;
   archived_at: string | null;
@@ -42,7 +45,7 @@ interface Stored {
 }
 
 function fromRow(row: Stored): Lesson {
-  const { id, course, position, title, aim, story, notes, version } = row;
+  const { id, course, position, title, aim, story, notes, homework, version } = row;
   return {
     id,
     course,
@@ -51,8 +54,11 @@ function fromRow(row: Stored): Lesson {
     aim,
     story,
     notes,
+    homework,
     version,
     ageGroup: row.age_group,
+    level: LEVELS.find((level) => level === row.level) ?? 'card',
+    extras: JSON.parse(row.extras) as LessonContent['extras'],
     choice: choiceSchema.parse(JSON.parse(row.choice)),
     plan: row.plan === null ? null : planSchema.parse(JSON.parse(row.plan)),
     archivedAt: row.archived_at,
@@ -60,14 +66,18 @@ function fromRow(row: Stored): Lesson {
   };
 }
 
+/** What is edited, out of what is kept. */
+export function contentOf(lesson: LessonContent): LessonContent {
+  const { title, aim, story, notes, ageGroup, level, homework, extras, choice, plan } = lesson;
+  return { title, aim, story, notes, ageGroup, level, homework, extras, choice, plan };
+}
+
 function columns(content: LessonContent) {
-  const { title, aim, story, notes, ageGroup, choice, plan } = content;
+  const { ageGroup, choice, plan, extras, ...words } = contentOf(content);
   return {
-    title,
-    aim,
-    story,
-    notes,
+    ...words,
     age_group: ageGroup,
+    extras: JSON.stringify(extras),
     choice: JSON.stringify(choice),
     plan: plan === null ? null : JSON.stringify(plan),
   };

@@ -1,10 +1,12 @@
 import { ownDatabase } from '../../../tests/support/database';
 import { requestWith } from '../../../tests/support/sheets';
 import { DEFAULT_METER, DEFAULT_STYLE, LAMPS } from '@/core';
+import { migrationSource } from '../db/migrations/index';
 import { openDatabase } from '../db/open';
 import { database, write } from '../db/connection';
 import { guarded, done } from '../failures';
 import { workOutFor } from '../givenLesson';
+import { addBattery, archiveBattery, batteries } from './batteries';
 import { addGroup, addStudents, archiveStudent, group, groups, saveGroup, saveStudent } from './groups';
 import { addLesson, archiveLesson, lesson, lessons, saveLesson, type LessonContent } from './lessons';
 import { addReading, currentReadings, readings, type NewReading } from './readings';
@@ -21,6 +23,9 @@ const content = (title: string): LessonContent => ({
   story: '',
   notes: '',
   ageGroup: '10–12',
+  level: 'no mathematics',
+  homework: 'Draw the loop.',
+  extras: [{ name: 'jar', each: 2, use: '' }],
   choice: requestWith().choice,
   plan: null,
 });
@@ -66,8 +71,19 @@ describe('the database', () => {
   it('is brought up to date once, by whoever opens it', async () => {
     const second = await openDatabase(file);
     const names = (await second('knex_migrations').select('name')) as { name: string }[];
-    expect(names.map((n) => n.name)).toEqual(['001_start']);
     await second.destroy();
+    expect(names.map((n) => n.name)).toEqual(['001_start', '002_teaching']);
+  });
+
+  it('keeps what is in it when its tables grow', async () => {
+    const db = await database();
+    const id = await addLesson(content('From before'), 'harbour', NOW);
+    const before = await lesson(id);
+    await db.migrate.down({ migrationSource });
+    expect(await db.schema.hasColumn('lessons', 'level')).toBe(false);
+    await db.migrate.latest({ migrationSource });
+    const usual = { level: 'card', homework: '', extras: [] };
+    expect(await lesson(id)).toEqual({ ...before, ...usual });
   });
 
   it('turns failures of the disk into sentences, and lets programmers’ mistakes through', async () => {
@@ -169,6 +185,32 @@ describe('the store', () => {
       ),
     ).toMatch(/Somebody else/u);
     expect((await meter()).value).toEqual(DEFAULT_METER);
+  });
+});
+
+describe('batteries', () => {
+  const box = {
+    name: 'box 3',
+    kind: 'aa-alkaline',
+    cells: 3,
+    volts: 4.31,
+    ohms: 1.2,
+    measuredAt: NOW,
+  } as const;
+
+  it('are kept under their names; the newest reading of a name stands, the older is put away', async () => {
+    await addBattery({ ...box, name: 'box 2', volts: 4.6 });
+    const old = await addBattery(box);
+    const id = await addBattery({ ...box, volts: 4.02, measuredAt: '2026-11-26T10:00:00.000Z' });
+    expect(await batteries()).toMatchObject([
+      { id, name: 'box 3', volts: 4.02, cells: 3, kind: 'aa-alkaline' },
+      { name: 'box 2', volts: 4.6 },
+    ]);
+    expect(await (await database())('batteries').where({ id: old })).toMatchObject([{ volts: 4.31 }]);
+    await archiveBattery(id, NOW);
+    expect((await batteries()).map(({ name }) => name)).toEqual(['box 2']);
+    await archiveBattery(id, null);
+    expect(await batteries()).toHaveLength(2);
   });
 });
 

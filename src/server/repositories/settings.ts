@@ -1,4 +1,5 @@
 import { DEFAULT_METER, DEFAULT_STYLE, styleSchema, type HouseStyle, type MeterFigures } from '@/core';
+import { TERM_IDS, WORDING_MOST, type OwnWords } from '@/messages/glossary';
 import { z } from 'zod';
 import { database, write } from '../db/connection';
 import { putVersioned } from './versioned';
@@ -14,6 +15,11 @@ export const meterSchema = z.strictObject({
   amps: accuracy,
 });
 
+/** Own wording by term; terms that are not known any more are left out. */
+export const glossarySchema = z
+  .partialRecord(z.enum(TERM_IDS), z.string().max(WORDING_MOST, `is longer than ${WORDING_MOST} characters`))
+  .transform((words): OwnWords => words);
+
 export interface Versioned<T> {
   readonly value: T;
   /** 0 until it is saved for the first time. */
@@ -25,6 +31,8 @@ export const houseStyle = (): Promise<Versioned<HouseStyle>> =>
 
 export const meter = (): Promise<Versioned<MeterFigures>> => setting('meter', meterSchema, DEFAULT_METER);
 
+export const glossary = (): Promise<Versioned<OwnWords>> => setting('glossary', glossarySchema, {});
+
 async function setting<T>(name: string, schema: z.ZodType<T>, fallback: T): Promise<Versioned<T>> {
   const row = (await (await database())('settings').where({ name }).first()) as
     { json: string; version: number } | undefined;
@@ -34,9 +42,9 @@ async function setting<T>(name: string, schema: z.ZodType<T>, fallback: T): Prom
 }
 
 export async function saveSetting(
-  name: 'house style' | 'meter',
+  name: 'house style' | 'meter' | 'glossary',
   version: number,
-  value: HouseStyle | MeterFigures,
+  value: HouseStyle | MeterFigures | OwnWords,
 ): Promise<number> {
   const json = JSON.stringify(value);
   return write((trx) => putVersioned(trx, 'settings', { name }, version, { json }, `the ${name}`));

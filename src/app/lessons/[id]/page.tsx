@@ -3,9 +3,11 @@ import { LessonSheet } from '@/features/sheet/LessonSheet';
 import { DRAWS, requestFor, sheetSurroundings } from '@/server/lessonSheet';
 import { orMissing } from '@/server/orMissing';
 import { pageId } from '@/server/pageId';
+import { batteries } from '@/server/repositories/batteries';
 import { groups } from '@/server/repositories/groups';
-import { lesson, lessons } from '@/server/repositories/lessons';
+import { contentOf, lesson, lessons } from '@/server/repositories/lessons';
 import { sessions } from '@/server/repositories/sessions';
+import { glossary } from '@/server/repositories/settings';
 import { dayOf } from '@/ui/dates';
 import { MissingPage } from '@/ui/MissingPage';
 
@@ -24,7 +26,13 @@ export default async function LessonPage({ params }: Props) {
   const id = pageId((await params).id);
   const held = id === undefined ? undefined : await orMissing(lesson(id));
   if (!held) return <MissingPage thing="This lesson" href="/lessons" place="the lessons" />;
-  const [allGroups, allSessions, allLessons] = await Promise.all([groups(), sessions(), lessons()]);
+  const [allGroups, allSessions, allLessons, measured, words] = await Promise.all([
+    groups(),
+    sessions(),
+    lessons(),
+    batteries(),
+    glossary(),
+  ]);
   const present = allGroups
     .filter((g) => g.archivedAt === null)
     .map(({ id: groupId, name, students }) => ({
@@ -40,19 +48,26 @@ export default async function LessonPage({ params }: Props) {
   const surroundings = await sheetSurroundings(students);
   const inCourse = allLessons.filter((l) => l.course === held.course && l.archivedAt === null);
   const at = inCourse.findIndex((l) => l.id === held.id) + 1;
-  const { title, aim, story, notes, ageGroup, choice, plan } = held;
   return (
     <LessonSheet
       key={held.id}
       id={held.id}
       place={held.course && at ? `${held.course} · lesson ${at} of ${inCourse.length}` : 'Lesson'}
-      content={{ title, aim, story, notes, ageGroup, choice, plan }}
+      content={contentOf(held)}
       version={held.version}
       updatedAt={held.updatedAt}
       archived={held.archivedAt !== null}
       first={makeSheet(firstLook(requestFor(held, surroundings)))}
       surroundings={surroundings}
       restDraws={DRAWS.rest}
+      batteries={measured}
+      words={words.value}
+      course={inCourse.slice(0, at ? at - 1 : undefined).map((l, i) => ({
+        id: l.id,
+        title: l.title,
+        pattern: l.choice.pattern,
+        place: i + 1,
+      }))}
       groups={present}
       sessions={[...ahead, ...given.filter((s) => s.onDate < today).reverse()].map(
         ({ id: sessionId, groupName, onDate }) => ({ id: sessionId, groupName, onDate }),

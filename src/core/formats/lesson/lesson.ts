@@ -4,11 +4,16 @@ import { planSchema } from '../../board/plan';
 import { LAMP_TYPES, type LampFigures, type LampType } from '../../catalogue/lamps';
 import { ORIGINS } from '../../catalogue/origin';
 import { accepted, finding, refused, type Outcome } from '../../findings/finding';
+import { extraSchema, EXTRAS_MOST } from '../../kits/extras';
 import { choiceSchema } from '../../sheet/choice';
 import { readJson } from '../json';
 import { problemsOf } from '../problems';
 
 export const LESSON_FORMAT = 'mivvet.lesson/1';
+/** How much of the working the students are given. */
+export const LEVELS = ['no mathematics', 'card', 'full working'] as const;
+export type Level = (typeof LEVELS)[number];
+
 const LESSON_BYTES = 1024 * 1024;
 
 const text = (most: number) => z.string().max(most, `is longer than ${most} characters`);
@@ -20,7 +25,14 @@ export const lessonWords = {
   story: text(1200).default(''),
   notes: text(4000).default(''),
   ageGroup: z.enum(AGE_GROUPS as [AgeGroup, ...AgeGroup[]]).default('10–12'),
+  level: z.enum(LEVELS).default('card'),
+  /** What the students take home; left empty, the pattern's own. */
+  homework: text(600).default(''),
+  extras: z.array(extraSchema).max(EXTRAS_MOST).readonly().default([]),
 };
+
+/** What an educator says about a lesson besides its circuit, as it is kept. */
+export type LessonWords = z.output<z.ZodObject<typeof lessonWords>>;
 
 const lampFigures = z.strictObject({
   type: z.enum(LAMP_TYPES),

@@ -54,6 +54,8 @@ export interface StringSum {
   readonly voltsLeft: Volts;
   readonly exactOhms: Ohms;
   readonly chosen: Ohms;
+  /** The lamps are not one behind the other but all on this resistor: their volts do not add up, their currents do. */
+  readonly sideBySide?: boolean;
 }
 
 /** A resistor of the row that a class walks down. */

@@ -234,6 +234,7 @@ function sharedBank(
     voltsLeft: volts - lampVolts,
     exactOhms,
     chosen,
+    sideBySide: true,
   };
   return {
     ok: true,

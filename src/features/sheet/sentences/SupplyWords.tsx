@@ -1,6 +1,8 @@
+import { use } from 'react';
 import {
   AGES,
   formatEntered,
+  formatQuantity,
   readSupplyVolts,
   SUPPLIES,
   SUPPLY_KINDS,
@@ -12,6 +14,7 @@ import {
 import { Choice, Typed } from '@/features/sentence/Words';
 import { readWithin } from '@/features/sentence/readers';
 import { AGE_NAMES, SUPPLY_NAMES } from '@/messages/names';
+import { Batteries } from './batteries';
 import { countReader, type Problems } from './problems';
 
 interface Props {
@@ -81,6 +84,15 @@ function AgeWords({ supply, problems, onChange }: Props) {
   const { measured: before, ...rest } = supply;
   const { volts, ohms } = supplyFigures(supply);
   const cells = SUPPLIES[supply.kind].style !== 'port';
+  const known = use(Batteries).filter(({ kind }) => kind === supply.kind);
+  const choose = (age: string) => {
+    const battery = known.find(({ id }) => age === `battery ${id}`);
+    if (battery) {
+      const figures = { volts: battery.volts, ohms: battery.ohms };
+      onChange({ ...rest, cells: battery.cells, measured: figures });
+    } else if (age === 'measured') measured({});
+    else onChange({ ...rest, age: age as Age });
+  };
   const measured = (change: Partial<NonNullable<SupplyChoice['measured']>>) =>
     onChange({ ...rest, measured: { volts, ohms, ...before, ...change } });
   return (
@@ -91,8 +103,12 @@ function AgeWords({ supply, problems, onChange }: Props) {
         names={[
           ...AGES.map((a): [string, string] => [a, AGE_NAMES[a]]),
           ...(cells ? [['measured', 'measured'] as const] : []),
+          ...known.map(({ id, name, volts: open }): [string, string] => [
+            `battery ${id}`,
+            `${name}, read ${formatQuantity(open, 'V')}`,
+          ]),
         ]}
-        onChoose={(age) => (age === 'measured' ? measured({}) : onChange({ ...rest, age: age as Age }))}
+        onChoose={choose}
       />
       {before && (
         <>

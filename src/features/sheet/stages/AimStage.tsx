@@ -1,52 +1,94 @@
 import Form from 'react-bootstrap/Form';
-import { AGE_GROUPS, type AgeGroup, type Sheet } from '@/core';
-import { TalkSection } from './TalkSection';
+import { AGE_GROUPS, LEVELS, type Sheet } from '@/core';
 import { CAUTION_WORDS } from '@/messages/cautions';
+import type { OwnWords } from '@/messages/glossary';
+import { LEVEL_WORDS } from '@/messages/levels';
+import { talkFor } from '@/messages/talk';
 import type { LessonContent } from '@/server/repositories/lessons';
+import { ComesAfter } from '../aim/ComesAfter';
+import { TalkSection } from '../aim/TalkSection';
+import { TimeSection } from '../aim/TimeSection';
+import { WordsSection } from '../aim/WordsSection';
+import type { CourseLesson } from '../given';
 
 interface Props {
   readonly content: LessonContent;
   readonly sheet: Sheet | undefined;
+  readonly course: readonly CourseLesson[];
+  readonly words: OwnWords;
+  readonly sheetHref: string;
   onChange(content: LessonContent): void;
 }
 
-/** What the lesson is for, for whom, and what to be careful of. */
-export function AimStage({ content, sheet, onChange }: Props) {
-  const words = (name: 'aim' | 'story' | 'notes', label: string, rows: number, most: number) => (
+type Text = 'aim' | 'story' | 'notes' | 'homework';
+
+/** What the lesson is for, for whom, how long it takes, what is said around it, and what to be careful of. */
+export function AimStage({ content, sheet, course, words, sheetHref, onChange }: Props) {
+  const text = (name: Text, label: string, rows: number, most: number, placeholder = '') => (
     <Form.Group className="mb-3" controlId={`lesson-${name}`}>
       <Form.Label>{label}</Form.Label>
       <Form.Control
         as="textarea"
         rows={rows}
         maxLength={most}
+        placeholder={placeholder}
         value={content[name]}
         onChange={(event) => onChange({ ...content, [name]: event.target.value })}
       />
     </Form.Group>
   );
+  const choice = <Name extends 'ageGroup' | 'level'>(
+    name: Name,
+    label: string,
+    options: readonly (readonly [LessonContent[Name], string])[],
+  ) => (
+    <Form.Group controlId={`lesson-${name}`}>
+      <Form.Label>{label}</Form.Label>
+      <Form.Select
+        className="w-auto"
+        value={content[name]}
+        onChange={(event) => onChange({ ...content, [name]: event.target.value })}
+      >
+        {options.map(([value, said]) => (
+          <option key={value} value={value}>
+            {said}
+          </option>
+        ))}
+      </Form.Select>
+    </Form.Group>
+  );
   return (
     <>
       <section className="ruled">
-        <h2>Aim</h2>
+        <div className="ruled-head">
+          <h2>Aim</h2>
+          <a className="btn btn-quiet btn-sm no-print" href={sheetHref} target="_blank" rel="noreferrer">
+            Print the students’ sheet
+          </a>
+        </div>
         <div className="pt-3">
-          {words('aim', 'What the students can do and show at the end', 2, 600)}
-          {words('story', 'Hook or story', 2, 1200)}
-          <Form.Group className="mb-3" controlId="lesson-age">
-            <Form.Label>Age of the students</Form.Label>
-            <Form.Select
-              className="w-auto"
-              value={content.ageGroup}
-              onChange={(event) => onChange({ ...content, ageGroup: event.target.value as AgeGroup })}
-            >
-              {AGE_GROUPS.map((age) => (
-                <option key={age}>{age}</option>
-              ))}
-            </Form.Select>
-          </Form.Group>
-          {words('notes', 'Notes to self', 3, 4000)}
+          {text('aim', 'What the students can do and show at the end', 2, 600)}
+          {text('story', 'Hook or story', 2, 1200)}
+          <div className="side-by-side mb-3">
+            {choice(
+              'ageGroup',
+              'Age of the students',
+              AGE_GROUPS.map((age) => [age, age]),
+            )}
+            {choice(
+              'level',
+              'What they are given',
+              LEVELS.map((level) => [level, `${LEVEL_WORDS[level].name}: ${LEVEL_WORDS[level].about}`]),
+            )}
+          </div>
+          {text('homework', 'To take home', 2, 600, sheet && talkFor(sheet).homework)}
+          {text('notes', 'Notes to self, and for helpers', 3, 4000)}
         </div>
       </section>
+      <ComesAfter pattern={content.choice.pattern} course={course} />
+      {sheet && <TimeSection time={sheet.time} />}
       {sheet && <TalkSection sheet={sheet} />}
+      {sheet && <WordsSection sheet={sheet} level={content.level} own={words} />}
       <section className="ruled">
         <h2>Cautions</h2>
         <ul>

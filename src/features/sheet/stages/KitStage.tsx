@@ -1,12 +1,39 @@
-import { formatPercent, type HouseStyle, type Kit, type Sheet, type StockSpec } from '@/core';
+import { formatPercent, type Extra, type HouseStyle, type Kit, type Sheet, type StockSpec } from '@/core';
 import { CAUTION_WORDS } from '@/messages/cautions';
 import { stockName } from '@/messages/names';
 import { money } from '@/messages/money';
+import { talkFor } from '@/messages/talk';
+import { ExtrasSection } from '../kit/ExtrasSection';
 import { StatusMark } from '@/ui/StatusMark';
 import { Heads } from '@/ui/Heads';
 
-/** Parts for one, for the group, with spares, against the stock, and what to buy. */
-export function KitStage({ sheet, style, csvHref }: { sheet: Sheet; style: HouseStyle; csvHref: string }) {
+interface Props {
+  readonly sheet: Sheet;
+  readonly style: HouseStyle;
+  readonly csvHref: string;
+  readonly extras: readonly Extra[];
+  onExtras(extras: readonly Extra[]): void;
+}
+
+/** Parts for one, for the group, with spares, against the stock, and what to buy; what else the lesson wants; tools. */
+export function KitStage({ extras, onExtras, ...rest }: Props) {
+  return (
+    <>
+      <KitTable {...rest} />
+      <ExtrasSection extras={extras} onExtras={onExtras} />
+      <section className="ruled">
+        <h2>Tools, which are in no kit</h2>
+        <ul>
+          {talkFor(rest.sheet).tools.map((tool) => (
+            <li key={tool}>{tool}</li>
+          ))}
+        </ul>
+      </section>
+    </>
+  );
+}
+
+function KitTable({ sheet, style, csvHref }: Pick<Props, 'sheet' | 'style' | 'csvHref'>) {
   const { kit } = sheet;
   const cents = (amount: number) => money(amount, style.currency);
   return (
@@ -96,6 +123,7 @@ const LOST: Readonly<Record<StockSpec['kind'], string>> = {
   'rgb-lamp': 'three-colour lamps',
   tape: 'pieces of tape',
   'tinned-wire': 'pieces of wire',
+  thing: 'other things',
 };
 
 /** The loss rates that the spares were counted with, as the kit carries them. */

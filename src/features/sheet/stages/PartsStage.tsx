@@ -13,6 +13,7 @@ import { ResistorDrawing } from '@/features/plan/ResistorDrawing';
 import { BOARD_NAMES, CUE_WORDS, lampName, stockName, supplyName } from '@/messages/names';
 import { listWords } from '@/messages/stepWords';
 import { Changed } from '../Changed';
+import { OtherParts } from '../parts/OtherParts';
 
 /** Each part with its figures, where they come from, and how to tell its legs apart. */
 export function PartsStage({ sheet, style, shelf }: { sheet: Sheet; style: HouseStyle; shelf: Shelf }) {
@@ -49,6 +50,7 @@ export function PartsStage({ sheet, style, shelf }: { sheet: Sheet; style: House
           </tbody>
         </table>
       </section>
+      <OtherParts sheet={sheet} shelf={shelf} />
       <section className="ruled">
         <h2>All parts of one kit</h2>
         <table className="table">

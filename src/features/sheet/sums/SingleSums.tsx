@@ -24,31 +24,38 @@ const V = (volts: number) => formatQuantity(volts, 'V');
 const A = (amps: number) => formatQuantity(amps, 'A');
 const W = (watts: number) => formatQuantity(watts, 'W', 2);
 
-/** The working of one lamp line by line, as it would be written on the board, and the other schools beside it. */
+/** The working of one lamp line by line, and the other schools beside it. */
 export function SingleSumsView({ sums, style }: { sums: SingleSums; style: HouseStyle }) {
   return (
     <>
-      <section className="ruled">
-        <h2>Sums</h2>
-        <table className="table sums">
-          <tbody>
-            {working(sums, style).map(({ name, work, figure, strong }) => (
-              <tr key={name}>
-                <th scope="row">{name}</th>
-                <td className="soft">{work}</td>
-                <td className={strong ? 'amount strong' : 'amount'}>
-                  <Changed>{figure}</Changed>
-                </td>
-              </tr>
-            ))}
-            <BandsRow count={4} bands={sums.bands4} ohms={sums.chosen} />
-            <BandsRow count={5} bands={sums.bands5} ohms={sums.chosen} />
-          </tbody>
-        </table>
-      </section>
+      <WorkingTable sums={sums} style={style} />
       <Ages sums={sums} />
       <Schools sums={sums} />
     </>
+  );
+}
+
+/** The working as it would be written on the board. */
+export function WorkingTable({ sums, style }: { sums: SingleSums; style: HouseStyle }) {
+  return (
+    <section className="ruled">
+      <h2>Sums</h2>
+      <table className="table sums">
+        <tbody>
+          {working(sums, style).map(({ name, work, figure, strong }) => (
+            <tr key={name}>
+              <th scope="row">{name}</th>
+              <td className="soft">{work}</td>
+              <td className={strong ? 'amount strong' : 'amount'}>
+                <Changed>{figure}</Changed>
+              </td>
+            </tr>
+          ))}
+          <BandsRow count={4} bands={sums.bands4} ohms={sums.chosen} />
+          <BandsRow count={5} bands={sums.bands5} ohms={sums.chosen} />
+        </tbody>
+      </table>
+    </section>
   );
 }
 

@@ -38,19 +38,18 @@ export function StringWork({ steady, style }: { steady: SteadySums; style: House
   ));
 }
 
-function lampsWords({ lamps, alike }: StringSum): string {
-  const names = lamps.map(({ type }) => lampName(type)).join(' + ');
+function lampsWords({ lamps, alike, sideBySide }: StringSum): string {
+  const names = lamps.map(({ type }) => lampName(type)).join(sideBySide ? ' beside ' : ' + ');
   return alike.length > 1 ? `${names}, ${alike.length} times` : names;
 }
 
 function lines(sum: StringSum, steady: SteadySums, style: HouseStyle) {
   const { supplyFigures, design } = steady;
   const own = design.lamps.find(({ part }) => part === sum.lamps[0]?.part);
-  const needed = sum.lamps.map(({ volts }) => V(volts)).join(' + ');
   return [
     {
       name: `${sum.lamps.length > 1 ? 'the lamps take' : 'the lamp takes'}, at ${formatEntered(sum.wanted, 'A')}`,
-      work: sum.lamps.length > 1 ? needed : 'off its curve',
+      work: takesWords(sum),
       figure: V(sum.lampVolts),
     },
     {
@@ -80,4 +79,11 @@ function lines(sum: StringSum, steady: SteadySums, style: HouseStyle) {
         ]
       : []),
   ];
+}
+
+/** Lamps one behind the other take their volts together; side by side the one that takes most decides. */
+function takesWords({ lamps, sideBySide }: StringSum): string {
+  if (lamps.length === 1) return 'off its curve';
+  const volts = lamps.map((lamp) => V(lamp.volts));
+  return sideBySide ? `side by side, the most of ${volts.join(', ')}` : volts.join(' + ');
 }

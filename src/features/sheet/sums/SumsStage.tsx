@@ -1,6 +1,10 @@
-import type { HouseStyle, PatternChoice, Sheet } from '@/core';
+import { useState } from 'react';
+import Form from 'react-bootstrap/Form';
+import { LEVELS, type HouseStyle, type Level, type PatternChoice, type Sheet } from '@/core';
+import { LEVEL_WORDS, seen, sumsAt } from '@/messages/levels';
 import { LampsAtAges } from './LampsAtAges';
 import { SingleSumsView } from './SingleSums';
+import { SumBlockTable } from './SumBlockTable';
 import { StringWork } from './StringWork';
 import { Totals } from './Totals';
 import { KnobTable, RungTable, WalkTable } from './RowTables';
@@ -10,11 +14,46 @@ interface Props {
   readonly sheet: Sheet;
   readonly style: HouseStyle;
   readonly choice: PatternChoice;
+  /** What the students are given. */
+  readonly level: Level;
   onChoice(choice: PatternChoice): void;
 }
 
+/** The working at the level that one looks at: as the students get it, or whole. */
+export function SumsStage({ sheet, style, choice, level, onChoice }: Props) {
+  const [shown, setShown] = useState<Level>('full working');
+  return (
+    <>
+      <div className="level-switch no-print">
+        <Form.Label htmlFor="sums-level">Shown with</Form.Label>
+        <Form.Select
+          id="sums-level"
+          size="sm"
+          className="w-auto"
+          value={shown}
+          onChange={(event) => setShown(event.target.value as Level)}
+        >
+          {LEVELS.map((name) => (
+            <option key={name} value={name}>
+              {LEVEL_WORDS[name].name}
+              {name === level ? ', as the students get it' : ''}
+            </option>
+          ))}
+        </Form.Select>
+      </div>
+      {shown === 'full working' ? (
+        <FullWorking {...{ sheet, style, choice, onChoice }} />
+      ) : (
+        [...sumsAt(shown, sheet), seen(sheet, shown)].map((block) => (
+          <SumBlockTable key={block.title} block={block} />
+        ))
+      )}
+    </>
+  );
+}
+
 /** The working, the lamps as the supply ages, and the ways that were compared. */
-export function SumsStage({ sheet, style, choice, onChoice }: Props) {
+function FullWorking({ sheet, style, choice, onChoice }: Omit<Props, 'level'>) {
   const { sums, steady } = sheet;
   if (sums) return <SingleSumsView sums={sums} style={style} />;
   return (

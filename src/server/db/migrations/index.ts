@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import { start } from './001_start';
+import { teaching } from './002_teaching';
 
 interface Migration {
   readonly name: string;
@@ -8,7 +9,7 @@ interface Migration {
 }
 
 /** In the order in which they run. A new one is a file and a line here; an old one is never changed. */
-const MIGRATIONS: readonly Migration[] = [start];
+const MIGRATIONS: readonly Migration[] = [start, teaching];
 
 export const migrationSource: Knex.MigrationSource<Migration> = {
   getMigrations: async () => [...MIGRATIONS],

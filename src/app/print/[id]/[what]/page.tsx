@@ -1,6 +1,7 @@
 import { makeSheet } from '@/core';
 import { PrintedCard } from '@/features/print/PrintedCard';
 import { PrintedChecks } from '@/features/print/PrintedChecks';
+import { StudentSheet } from '@/features/print/StudentSheet';
 import { sentences } from '@/messages/findings';
 import { DRAWS, requestFor, sheetSurroundings } from '@/server/lessonSheet';
 import { orMissing } from '@/server/orMissing';
@@ -8,6 +9,7 @@ import { pageId } from '@/server/pageId';
 import { groups } from '@/server/repositories/groups';
 import { lesson } from '@/server/repositories/lessons';
 import { sessions } from '@/server/repositories/sessions';
+import { glossary } from '@/server/repositories/settings';
 import { MissingPage } from '@/ui/MissingPage';
 
 export const dynamic = 'force-dynamic';
@@ -22,7 +24,7 @@ export default async function PrintPage({ params, searchParams }: Asked) {
   const { id: text, what } = await params;
   const id = pageId(text);
   const held = id === undefined ? undefined : await orMissing(lesson(id));
-  if (!held || (what !== 'card' && what !== 'checks')) {
+  if (!held || !isKnown(what)) {
     return <MissingPage thing="This page to print" href="/lessons" place="the lessons" />;
   }
   const given = (await sessions()).filter((s) => s.lessonId === held.id && s.archivedAt === null);
@@ -31,15 +33,30 @@ export default async function PrintPage({ params, searchParams }: Asked) {
   const around = await sheetSurroundings(students.length || undefined);
   const sheet = makeSheet(requestFor(held, { ...around, draws: { ...around.draws, samples: DRAWS.rest } }));
   if (!sheet.ok) return <div className="page">{sentences(sheet.findings)}</div>;
-  return what === 'card' ? (
-    <PrintedCard
-      title={held.title}
-      story={held.story}
-      sheet={sheet.value}
-      notes={held.notes}
-      large={(await searchParams).size === 'large'}
-    />
-  ) : (
-    <PrintedChecks title={held.title} sheet={sheet.value} group={group?.name ?? ''} students={students} />
-  );
+  switch (what) {
+    case 'card':
+      return (
+        <PrintedCard
+          title={held.title}
+          story={held.story}
+          sheet={sheet.value}
+          notes={held.notes}
+          large={(await searchParams).size === 'large'}
+        />
+      );
+    case 'checks':
+      return (
+        <PrintedChecks title={held.title} sheet={sheet.value} group={group?.name ?? ''} students={students} />
+      );
+    case 'sheet':
+      return (
+        <StudentSheet words={held} sheet={sheet.value} style={around.style} own={(await glossary()).value} />
+      );
+  }
+}
+
+const KNOWN = ['card', 'checks', 'sheet'] as const;
+
+function isKnown(what: string): what is (typeof KNOWN)[number] {
+  return (KNOWN as readonly string[]).includes(what);
 }

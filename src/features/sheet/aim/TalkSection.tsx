@@ -5,14 +5,12 @@ import { talkFor } from '@/messages/talk';
 export function TalkSection({ sheet }: { sheet: Sheet }) {
   const talk = talkFor(sheet);
   const rows: readonly (readonly [string, readonly string[]])[] = [
-    ['comes after', [talk.before]],
     ['ask first', talk.predict],
     ['the current’s way', [talk.path]],
     ['the volts add up', [talk.sum]],
     ['why each part', talk.parts],
     ['like', [talk.analogy]],
     ['half true', [talk.truth]],
-    ['to take home', [talk.homework]],
     ['tools', [talk.tools.join(', ')]],
   ];
   return (

@@ -1,0 +1,175 @@
+import { QRCodeSVG } from 'qrcode.react';
+import { bandsFor, formatQuantity, type HouseStyle, type Level, type Sheet } from '@/core';
+import { Meanings } from '@/features/glossary/Meanings';
+import { BoardDrawing } from '@/features/plan/BoardDrawing';
+import { CircuitDiagram } from '@/features/plan/CircuitDiagram';
+import { ResistorDrawing } from '@/features/plan/ResistorDrawing';
+import { StringWork } from '@/features/sheet/sums/StringWork';
+import { SumBlockTable } from '@/features/sheet/sums/SumBlockTable';
+import { WorkingTable } from '@/features/sheet/sums/SingleSums';
+import { CAUTION_WORDS } from '@/messages/cautions';
+import { glossaryFor, type OwnWords } from '@/messages/glossary';
+import { LEVEL_WORDS, seen, sumsAt } from '@/messages/levels';
+import { checkpointName, probeWords, stockName } from '@/messages/names';
+import { inShort } from '@/messages/sheetText';
+import { talkFor } from '@/messages/talk';
+import { Heads } from '@/ui/Heads';
+import { PrintButton } from './PrintButton';
+import './print.css';
+
+interface Words {
+  readonly title: string;
+  readonly aim: string;
+  readonly story: string;
+  readonly homework: string;
+  readonly level: Level;
+}
+
+interface Props {
+  readonly words: Words;
+  readonly sheet: Sheet;
+  readonly style: HouseStyle;
+  readonly own: OwnWords;
+}
+
+/** What every student takes along: parts, predictions, the sum at their level, places to write, words, homework. */
+export function StudentSheet({ words, sheet, style, own }: Props) {
+  const { title, aim, story, level } = words;
+  const talk = talkFor(sheet);
+  return (
+    <article className="printed student">
+      <header className="ruled-head">
+        <h1>{title}</h1>
+        <PrintButton />
+      </header>
+      <p className="soft">Name or bench: ______________________ · {LEVEL_WORDS[level].name}</p>
+      {story && <p>{story}</p>}
+      {aim && <p className="strong">{aim}</p>}
+      <div className="printed-columns">
+        <div>
+          <PartsList sheet={sheet} style={style} />
+          <section className="ruled">
+            <h2>Before you build: what do you think?</h2>
+            <ol>
+              {talk.predict.map((question) => (
+                <li key={question}>
+                  {question}
+                  <span className="write-line" />
+                </li>
+              ))}
+            </ol>
+          </section>
+          <Sum sheet={sheet} style={style} level={level} />
+        </div>
+        <div>
+          <BoardDrawing {...sheet} held={sheet.build.held} title={`Plan of ${title}`} />
+          {level === 'full working' && (
+            <CircuitDiagram circuit={sheet.circuit} sorts={sheet.sorts} resistors={style.symbol} />
+          )}
+          <figure className="sheet-code">
+            <QRCodeSVG value={inShort(title, sheet)} size={108} marginSize={2} title="The lesson as text" />
+            <figcaption className="small-print">
+              The parts and readings as text, for any phone’s camera. Nothing is opened or sent.
+            </figcaption>
+          </figure>
+        </div>
+      </div>
+      <Readings sheet={sheet} />
+      <section className="ruled">
+        <h2>Words</h2>
+        <Meanings list={glossaryFor(sheet, level, own).map(({ term, meaning }) => [term, meaning])} />
+      </section>
+      <p>
+        <strong>At home:</strong> {words.homework || talk.homework}
+      </p>
+      {sheet.cautions.map(({ code, place }) => (
+        <p key={`${code} ${place}`} className="caution-line">
+          {CAUTION_WORDS[code]}
+        </p>
+      ))}
+      <FoldedBack sheet={sheet} level={level} />
+    </article>
+  );
+}
+
+function PartsList({ sheet, style }: { sheet: Sheet; style: HouseStyle }) {
+  const tolerance = style.bands === 4 ? 0.05 : 0.01;
+  return (
+    <section className="ruled">
+      <h2>You need</h2>
+      <ul className="needed">
+        {sheet.kit.lines.map(({ key, each, spec }) => {
+          const bands = spec.kind === 'resistor' ? bandsFor(spec.ohms, style.bands, tolerance) : undefined;
+          return (
+            <li key={key}>
+              {each} × {stockName(spec)}{' '}
+              {bands && (
+                <>
+                  <ResistorDrawing bands={bands} title={bands.join(', ')} />{' '}
+                  <span className="small-print">{bands.join(', ')}</span>
+                </>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+function Sum({ sheet, style, level }: { sheet: Sheet; style: HouseStyle; level: Level }) {
+  if (level !== 'full working') {
+    return sumsAt(level, sheet).map((block) => <SumBlockTable key={block.title} block={block} />);
+  }
+  return sheet.sums ? (
+    <WorkingTable sums={sheet.sums} style={style} />
+  ) : (
+    <StringWork steady={sheet.steady} style={style} />
+  );
+}
+
+/** Places to write in, first what one thinks, then what one reads. */
+function Readings({ sheet }: { sheet: Sheet }) {
+  return (
+    <section className="ruled">
+      <h2>What the meter says</h2>
+      <table className="table">
+        <Heads columns={[['where'], ['I think'], ['I read']]} />
+        <tbody>
+          {sheet.expected.points.map(({ id }) => (
+            <tr key={id} className="write-row">
+              <th scope="row">
+                {checkpointName(id)} <span className="small-print">{probeWords(id)}</span>
+              </th>
+              <td />
+              <td />
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+/** What comes out, at the foot of the sheet: folded back until one's own figures are written. */
+function FoldedBack({ sheet, level }: { sheet: Sheet; level: Level }) {
+  const { lines } = seen(sheet, level);
+  const readings = sheet.expected.points.map(({ id, unit, low, high }) => ({
+    name: checkpointName(id),
+    work: 'right builds read',
+    figure: `${formatQuantity(low, unit)} – ${formatQuantity(high, unit)}`,
+  }));
+  return (
+    <div className="folded">
+      <p className="small-print">
+        Fold back along this line, and look only when your own figures are written.
+      </p>
+      <SumBlockTable
+        block={{
+          title: 'What comes out',
+          lines: level === 'no mathematics' ? lines : [...lines, ...readings],
+        }}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,96 @@
+import {
+  bandsFor,
+  formatEntered,
+  formatOhms,
+  formatQuantity,
+  MINUS,
+  type Level,
+  type Sheet,
+  type StringSum,
+} from '@/core';
+import { BRIGHTNESS_WORDS, capital, lampName } from './names';
+import { listWords } from './stepWords';
+
+export const LEVEL_WORDS: Readonly<Record<Level, { readonly name: string; readonly about: string }>> = {
+  'no mathematics': { name: 'no mathematics', about: 'which part goes where, and what is seen' },
+  card: { name: 'a card', about: 'the sum in three lines, filled in' },
+  'full working': { name: 'full working', about: 'every line of the sum, and the circuit diagram' },
+};
+
+/** One line of a sum as students get it. */
+export interface SumLine {
+  readonly name: string;
+  readonly work: string;
+  readonly figure: string;
+}
+
+export interface SumBlock {
+  readonly title: string;
+  readonly lines: readonly SumLine[];
+}
+
+const V = (volts: number) => formatQuantity(volts, 'V');
+const A = (amps: number) => formatQuantity(amps, 'A');
+
+/** The sums of a lesson without mathematics, or as the three lines of a card; the full working has tables of its own. */
+export function sumsAt(level: Exclude<Level, 'full working'>, sheet: Sheet): SumBlock[] {
+  return ownSums(sheet).map((sum) => ({
+    title: `${capital(listWords(sum.alike))}: ${formatOhms(sum.chosen)}`,
+    lines: level === 'card' ? cardLines(sum) : [bandLine(sum.chosen)],
+  }));
+}
+
+/** What comes out of it: which lamps light and how, and at every level but the first their current. */
+export function seen(sheet: Sheet, level: Level): SumBlock {
+  return { title: 'What is seen', lines: seenLines(sheet, level) };
+}
+
+/** The sum of each string once; that of one lamp is written as a string of one. */
+function ownSums({ sums, steady }: Sheet): readonly StringSum[] {
+  if (!sums) return steady.strings.filter((sum) => sum.alike[0] === sum.resistor);
+  const { lampVolts, voltsLeft, exactOhms, chosen, wanted, lamp } = sums;
+  const lamps = [{ part: 'D1', type: lamp.type, volts: lampVolts }];
+  return [{ resistor: 'R1', alike: ['R1'], lamps, wanted, lampVolts, voltsLeft, exactOhms, chosen }];
+}
+
+function cardLines(sum: StringSum): SumLine[] {
+  const { lamps, wanted, lampVolts, voltsLeft, exactOhms, chosen, sideBySide } = sum;
+  const one = lamps.length === 1 || sideBySide;
+  const takes = one ? `a lamp takes ${V(lampVolts)}` : `${lamps.length} lamps take ${V(lampVolts)}`;
+  return [
+    {
+      name: 'volts for the resistor',
+      work: `${V(voltsLeft + lampVolts)} ${MINUS} ${V(lampVolts)}, as ${takes}`,
+      figure: V(voltsLeft),
+    },
+    {
+      name: 'divided by the current',
+      work: `${V(voltsLeft)} ÷ ${formatEntered(wanted, 'A')}, less the supply’s own ohms`,
+      figure: formatQuantity(exactOhms, 'Ω'),
+    },
+    bandLine(chosen),
+  ];
+}
+
+function bandLine(ohms: number): SumLine {
+  const bands = bandsFor(ohms, 4, 0.05) ?? bandsFor(ohms, 5, 0.01);
+  return {
+    name: 'take the resistor',
+    work: bands ? bands.join(', ') : 'as printed on it',
+    figure: formatOhms(ohms),
+  };
+}
+
+/** Lamps that look and carry the same stand in one line. */
+function seenLines({ steady }: Sheet, level: Level): SumLine[] {
+  const groups = new Map<string, { line: Omit<SumLine, 'name'>; names: string[] }>();
+  for (const { part, type, amps, brightness } of steady.design.lamps) {
+    const work = `${lampName(type)}, ${BRIGHTNESS_WORDS[brightness]}`;
+    const figure = level === 'no mathematics' ? '' : A(Math.max(0, amps));
+    const key = `${work} ${figure}`;
+    const group = groups.get(key) ?? { line: { work, figure }, names: [] };
+    group.names.push(part);
+    groups.set(key, group);
+  }
+  return [...groups.values()].map(({ line, names }) => ({ name: listWords(names), ...line }));
+}
