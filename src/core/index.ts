@@ -27,6 +27,7 @@ export {
   type BandColour,
   type BandCount,
 } from './catalogue/bands';
+export { bandQuestion, judgeBands, type BandQuestion, type BandVerdict } from './catalogue/bandDrill';
 export { BRIGHTNESS, brightnessAt, type Brightness } from './catalogue/brightness';
 export { LAMPS, LAMP_TYPES, type LampFigures, type LampType } from './catalogue/lamps';
 export {
@@ -168,6 +169,7 @@ export { diagnose, type Cause, type Diagnosis } from './checking/diagnose';
 export { drawReadings, type FaultDictionary } from './checking/dictionary';
 export { dryRuns, type DryRun, type LampChange, type Lasting, type Ruin } from './checking/dryRun';
 export { faultsOf, type Candidate, type FaultCode } from './checking/faults';
+export { identifyLamp, type LampGuess } from './answers/identifyLamp';
 export { fitLamp, type MeasuredPoint } from './answers/fitLamp';
 export { measuredBattery, spentAt, type MeasuredBattery } from './answers/measuredBattery';
 export { whatIf, type WhatIf, type Zone } from './answers/whatIf';

@@ -1,4 +1,5 @@
 import '@/features/settings/settings.css';
+import Link from 'next/link';
 import { MeterForm } from '@/features/settings/MeterForm';
 import { StyleForm } from '@/features/settings/StyleForm';
 import { houseStyle, meter } from '@/server/repositories/settings';
@@ -12,6 +13,9 @@ export default async function SettingsPage() {
     <div className="page">
       <div className="page-head">
         <h1>House style</h1>
+        <Link prefetch={false} className="btn btn-quiet btn-sm" href="/glossary">
+          Glossary
+        </Link>
       </div>
       <div className="page-columns">
         <section className="ruled">

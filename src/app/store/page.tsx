@@ -1,7 +1,9 @@
 import '@/features/store/store.css';
 import { AddStock } from '@/features/store/AddStock';
 import { BandReader } from '@/features/store/BandReader';
+import { BandTrainer } from '@/features/store/BandTrainer';
 import { BatteryReader } from '@/features/store/BatteryReader';
+import { LampFinder } from '@/features/store/LampFinder';
 import { LampTable } from '@/features/store/LampTable';
 import { StockTable } from '@/features/store/StockTable';
 import { batteries } from '@/server/repositories/batteries';
@@ -42,6 +44,8 @@ export default async function StorePage() {
         </div>
         <div>
           <BandReader drawer={shelved.drawer} />
+          <BandTrainer drawer={shelved.drawer} count={style.value.bands} />
+          <LampFinder figures={lampFigures.figures} />
           <BatteryReader batteries={read} />
         </div>
       </div>
