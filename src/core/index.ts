@@ -168,7 +168,8 @@ export { benchState, expandedUncertainty, judge, type Verdict, type VerdictName 
 export { diagnose, type Cause, type Diagnosis } from './checking/diagnose';
 export { drawReadings, type FaultDictionary } from './checking/dictionary';
 export { dryRuns, type DryRun, type LampChange, type Lasting, type Ruin } from './checking/dryRun';
-export { faultsOf, type Candidate, type FaultCode } from './checking/faults';
+export type { Candidate, FaultCode } from './checking/faults/fault';
+export { faultsOf } from './checking/faults/index';
 export { identifyLamp, type LampGuess } from './answers/identifyLamp';
 export { fitLamp, type MeasuredPoint } from './answers/fitLamp';
 export { measuredBattery, spentAt, type MeasuredBattery } from './answers/measuredBattery';

@@ -1,4 +1,4 @@
-import { formatOhms, type Cause, type Diagnosis } from '@/core';
+import { formatOhms, formatQuantity, type Cause, type Diagnosis } from '@/core';
 import { capital, checkpointName, lampName, legName, partName } from './names';
 import { holeName } from './holes';
 
@@ -12,11 +12,24 @@ const CAUSES: Readonly<Record<Cause['code'], CauseWords>> = {
   'resistor-shorted': ({ part }) => `${part} missing or both its legs in one row`,
   'wrong-resistor': ({ part, ohms = 0, wantedOhms = 0 }) =>
     `${part} is ${formatOhms(ohms)}, not ${formatOhms(wantedOhms)}`,
+  'resistors-exchanged': ({ part, other }) => `${part} and ${other} in each other’s place`,
+  'loose-joint': ({ part }) => `a loose leg or a poor joint at ${part}`,
+  'other-common': () => 'a lamp with the other common leg fitted',
+  'zener-reversed': ({ part }) => `${part} the wrong way round`,
+  'zeners-exchanged': ({ part, other }) => `${part} and ${other} in each other’s place`,
   'other-lamp': ({ lamp = '' }) => `a ${lampName(lamp)} lamp fitted`,
   'supply-tired': () => 'tired battery',
   'supply-reversed': () => 'battery reversed',
   'supply-dead': () => 'battery flat, missing or off',
   'bad-contact': () => 'bad contact in the battery lead',
+  'supply-limited': ({ amps = 0 }) => `supply holding ${formatQuantity(amps, 'A', 2)}, its current limit`,
+  'jumper-missing': ({ part }) => `${part} missing, or an end of it in the wrong row`,
+  'rail-gap': ({ part }) => `the two halves of the rail not bridged: ${part} missing`,
+  'cut-missing': ({ hole }) => `the strip not cut at ${hole}`,
+  bridge: ({ hole = '', other = '' }) =>
+    hole === 'p0' ? 'the plus tape touching the minus tape' : `a bridge of solder from ${hole} to ${other}`,
+  'tape-torn': ({ hole = '' }) =>
+    `the ${hole.startsWith('p') ? 'plus' : 'minus'} tape torn before lane ${hole.slice(1)}`,
   'leg-astray': ({ part = '', pin = '', hole = '' }) =>
     `${legName(part, pin)} of ${partName(part)} a row off, as in ${holeName(hole)}`,
   'probes-swapped': ({ point }) =>
@@ -56,6 +69,7 @@ export function nextWords(diagnosis: Diagnosis): string | undefined {
   if (codes.has('lamp-reversed')) return 'turn the lamp round: if it stays dark, swap it';
   if (codes.has('lamp-shorted')) return 'look which row each leg of the lamp sits in';
   if (codes.has('leg-astray')) return 'compare every leg with the card';
+  if (codes.has('jumper-missing') || codes.has('rail-gap')) return 'compare every wire with the card';
   if (codes.has('wrong-resistor')) return 'read the bands of R1';
   if (codes.has('supply-tired') || codes.has('bad-contact')) return 'try a fresh pack';
   if (codes.has('something-else'))

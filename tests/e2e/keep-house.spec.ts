@@ -11,7 +11,7 @@ test('lands on today: the next session, what to pack, who needs a retest, what i
   await expect(page.getByText(/more lamp, red/u)).toBeVisible();
   const box = page.getByRole('checkbox', { name: 'jumper wire' });
   await box.check();
-  await expect(page.getByRole('heading', { name: '5 of 6 kinds left' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '6 of 7 kinds left' })).toBeVisible();
   await page.waitForLoadState('networkidle');
   await page.reload();
   await expect(box).toBeChecked();

@@ -227,3 +227,17 @@ test('a battery is read by two figures', async ({ page }) => {
   await section.getByLabel('volts, loaded').fill('4.9');
   await expect(section).toContainText('Loaded it cannot show more than open');
 });
+
+test('a forgotten cut and a bridge of solder are tried before the iron is hot', async ({ page }) => {
+  await page.goto('/lessons/11?stage=try');
+  const list = page.getByLabel('What goes wrong');
+  await expect(list.locator('optgroup[label="the board"] option').first()).toHaveText(
+    'The strip not cut at F5',
+  );
+  await list.selectOption({ label: 'The strip not cut at F5' });
+  await page.getByRole('button', { name: 'it stays as it was' }).click();
+  // Uncut, R1 and R2 meet on strip F: the two lamps share the current of both.
+  await expect(page.getByText(/As you said\./u)).toBeVisible();
+  await list.selectOption({ index: 1 });
+  await expect(page.getByText('First say it:')).toBeVisible();
+});

@@ -7,7 +7,7 @@ import { judgeBench, judgeReading, type Noted } from './bench';
 import { columnSummary } from './column';
 import { drawReadings } from './dictionary';
 import { expectedReadings } from './expected';
-import { faultsOf } from './faults';
+import { faultsOf } from './faults/index';
 import { noteReading } from './noted';
 import { implausible } from './plausible';
 import { withMeterAt } from './probes';

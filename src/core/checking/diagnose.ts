@@ -1,6 +1,6 @@
 import type { MeterFigures } from '../catalogue/meter';
 import type { FaultDictionary, Signature } from './dictionary';
-import type { FaultCode, FaultData } from './faults';
+import type { FaultCode, FaultData } from './faults/fault';
 import { deviation, logLikelihood, type Taken } from './likelihood';
 
 export interface Cause {

@@ -3,7 +3,8 @@ import { isKind, type Circuit } from '../circuit/circuit';
 import type { Checkpoint } from '../patterns/pattern';
 import { solve } from '../solver/solve';
 import { drawSlice } from '../tolerance/bands';
-import { faultsOf, type Candidate, type FaultContext, type FaultCode, type FaultData } from './faults';
+import type { Candidate, FaultContext, FaultCode, FaultData } from './faults/fault';
+import { faultsOf } from './faults/index';
 import { meterOhms, withMeter, withMeterAt, withVoltChecks } from './probes';
 
 /** What each checkpoint reads under one candidate: mean and covariance over the spread of its parts. */

@@ -86,7 +86,7 @@ describe('several lamps', () => {
   it('a jumper missing its row takes what hangs on it along', () => {
     const sheet = patternSheet('panel', { rows: 1, columns: 3 }, 'half');
     const wire = sheet.plan.placements.find(({ kind }) => kind === 'jumper')!;
-    const run = find(runsOf(sheet), 'leg-astray', { part: wire.part });
+    const run = find(runsOf(sheet), 'jumper-missing', { part: wire.part });
     expect(run.lamps.some(({ change }) => change === 'dark')).toBe(true);
   });
 });

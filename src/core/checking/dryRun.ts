@@ -4,7 +4,8 @@ import { isKind, partOf, type Circuit, type Part } from '../circuit/circuit';
 import type { Checkpoint } from '../patterns/pattern';
 import type { Amps, Watts } from '../quantities/units';
 import { solve, type Solved } from '../solver/solve';
-import { faultsOf, type Candidate, type FaultContext } from './faults';
+import type { Candidate, FaultContext } from './faults/fault';
+import { faultsOf } from './faults/index';
 import { meterOhms, withMeter, withMeterAt } from './probes';
 
 /** How long something lasts that is driven beyond what it stands. */

@@ -160,6 +160,8 @@ describe('a latch', () => {
           control ? nodes : nodes.map((n, pin) => (pin === 4 ? -1 : n)),
         );
         latch.state = from;
+        // Nearer to the point than rounding, either answer is right.
+        fc.pre(Math.abs(latch.margin(x)) > 1e-12);
         expect(latch.margin(x) > 0).toBe(latch.next(x) !== from);
       }),
       { numRuns: 500 },

@@ -1,5 +1,5 @@
 import { faultDictionary } from '../checking/dictionary';
-import type { FaultContext } from '../checking/faults';
+import type { FaultContext } from '../checking/faults/fault';
 import type { SessionExpectation } from '../checking/session';
 import { valuesOf } from '../catalogue/shelf';
 import { solve } from '../solver/solve';

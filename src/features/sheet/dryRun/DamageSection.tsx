@@ -73,10 +73,16 @@ export function DamageSection({ sheet, request }: Question) {
 function byPart(runs: readonly DryRun[]): [string, DryRun[]][] {
   const groups = new Map<string, DryRun[]>();
   for (const run of runs) {
-    const part = run.data.part === undefined ? 'the meter' : partName(run.data.part);
+    const part = whereWords(run);
     groups.set(part, [...(groups.get(part) ?? []), run]);
   }
   return [...groups];
+}
+
+/** The part that a mistake is made with; what lies between the parts stands together, slips of the meter last. */
+function whereWords({ code, data }: DryRun): string {
+  if (data.part !== undefined) return partName(data.part);
+  return ['cut-missing', 'bridge', 'tape-torn'].includes(code) ? 'the board' : 'the meter';
 }
 
 function keyOf({ code, data }: DryRun): string {

@@ -46,17 +46,13 @@ export function BoardWords({ sheet, choice, onChoice }: Props) {
               ]}
               onChoose={(spacing) => put({ spacing })}
             />
-          </>
-        )}
-        {plugged && (
-          <>
             , held{' '}
             <Choice
               label="Board held"
               value={build.held}
               names={[
                 ['upright', 'upright'],
-                ['flat', 'flat, row 1 at the left'],
+                ['flat', plugged ? 'flat, row 1 at the left' : 'flat, hole 1 at the left'],
               ]}
               onChoose={(held) => put({ held })}
             />

@@ -1,0 +1,193 @@
+import { boardOf, copperOf } from '../../board/copper';
+import { shifted } from '../../board/edits';
+import { distance, holeOf, type HoleName } from '../../board/geometry';
+import { isOnTheBack, takenHoles, type Placement, type Plan } from '../../board/plan';
+import { readBack } from '../../board/readBack';
+import { nets } from '../../board/sameCircuit';
+import { partOf, type Circuit, type Part } from '../../circuit/circuit';
+import {
+  candidate,
+  OPEN_OHMS,
+  type Candidate,
+  type FaultCode,
+  type FaultContext,
+  type FaultData,
+} from './fault';
+import { isLarge, lookedAt } from './looked';
+
+/** A plan gone wrong in one place, or the circuit that it then makes where no plan can say it. */
+interface Slip {
+  readonly code: FaultCode;
+  readonly data: FaultData;
+  readonly prior: number;
+  readonly plan: Plan;
+  readonly torn?: (circuit: Circuit) => Circuit;
+}
+
+/**
+ * What can go wrong between the parts: wires and cuts left out, legs a row off, bridges of solder, tapes that touch
+ * or tear. Each is read back off the board; those that make the same circuit are one candidate, with their weights
+ * together, and those that make the wanted one are none.
+ */
+export function wiringFaults(context: FaultContext): Candidate[] {
+  const { circuit } = context;
+  const wanted = JSON.stringify(nets(circuit));
+  const found = new Map<string, Candidate>();
+  for (const slip of slips(context)) {
+    const read = readBack(slip.plan, circuit);
+    const built = slip.torn ? slip.torn(read) : read;
+    const key = JSON.stringify(nets(built));
+    if (key === wanted) continue;
+    const before = found.get(key);
+    found.set(
+      key,
+      before
+        ? { ...before, prior: before.prior + slip.prior }
+        : candidate(slip.code, slip.data, slip.prior, closedUp(built)),
+    );
+  }
+  return [...found.values()];
+}
+
+function slips(context: FaultContext): Slip[] {
+  const watched = new Set(lookedAt(context).map(({ id }) => id));
+  const large = isLarge(context);
+  const { plan, circuit } = context;
+  const isWatched = (part: string) => !large || watched.has(part);
+  return [
+    ...jumpersMissing(plan),
+    ...cutsMissing(plan, isWatched),
+    ...bridges(plan, isWatched),
+    ...tapeSlips(plan),
+    ...strayLegs(plan, circuit, isWatched),
+  ];
+}
+
+function jumpersMissing(plan: Plan): Slip[] {
+  const board = boardOf(plan);
+  return plan.placements
+    .filter(({ kind }) => kind === 'jumper')
+    .map((wire): Slip => {
+      const overGap = Object.values(wire.legs).every((hole) => holeOf(board, hole)?.rail);
+      const code = overGap && board.copper === 'rows' ? 'rail-gap' : 'jumper-missing';
+      const placements = plan.placements.filter((other) => other !== wire);
+      return { code, data: { part: wire.part }, prior: 0.8, plan: { ...plan, placements } };
+    });
+}
+
+function cutsMissing(plan: Plan, isWatched: (part: string) => boolean): Slip[] {
+  const board = boardOf(plan);
+  return (plan.cuts ?? []).flatMap((hole): Slip[] => {
+    const cuts = plan.cuts!.filter((other) => other !== hole);
+    const whole = { ...plan, cuts };
+    const joined = copperOf(whole)(hole);
+    const touched = plan.placements.some(
+      ({ part, legs }) =>
+        isWatched(part) &&
+        Object.values(legs).some((leg) => holeOf(board, leg) && copperOf(whole)(leg) === joined),
+    );
+    return touched ? [{ code: 'cut-missing', data: { hole }, prior: 0.5, plan: whole }] : [];
+  });
+}
+
+/** Neighbouring joints of a soldered board that ran together. */
+function bridges(plan: Plan, isWatched: (part: string) => boolean): Slip[] {
+  const board = boardOf(plan);
+  if (board.copper !== 'strips' && board.copper !== 'pads') return [];
+  const joints = plan.placements
+    .filter((placement) => !isOnTheBack(plan, placement))
+    .flatMap(({ part, legs }) => Object.values(legs).map((name) => ({ part, hole: holeOf(board, name)! })));
+  return joints.flatMap(({ part, hole }, i) =>
+    joints
+      .slice(i + 1)
+      .filter((other) => distance(hole, other.hole) < 1.1 && (isWatched(part) || isWatched(other.part)))
+      .map((other): Slip => ({
+        code: 'bridge',
+        data: { hole: hole.name, other: other.hole.name },
+        prior: 0.3,
+        plan: joinedBy(plan, hole.name, other.hole.name),
+      })),
+  );
+}
+
+function joinedBy(plan: Plan, a: HoleName, b: HoleName): Plan {
+  const bridge: Placement = { part: 'bridge', kind: 'jumper', legs: { a, b } };
+  return { ...plan, placements: [...plan.placements, bridge] };
+}
+
+/** The two long tapes of a card touching, and each of them torn between two lanes. */
+function tapeSlips(plan: Plan): Slip[] {
+  if (boardOf(plan).copper !== 'tapes') return [];
+  const touching: Slip = {
+    code: 'bridge',
+    data: { hole: 'p0', other: 'm0' },
+    prior: 0.8,
+    plan: joinedBy(plan, 'p0', 'm0'),
+  };
+  const lanes = plan.placements.flatMap(({ legs }) => Object.values(legs)).map(laneOf);
+  const last = Math.max(...lanes);
+  const torn = ['p', 'm'].flatMap((tape) =>
+    Array.from({ length: last }, (_, lane): Slip => ({
+      code: 'tape-torn',
+      data: { hole: `${tape}${lane + 1}` },
+      prior: 0.3,
+      plan,
+      torn: (circuit) => tornBefore(circuit, plan, tape, lane + 1),
+    })),
+  );
+  return [touching, ...torn];
+}
+
+function laneOf(hole: HoleName): number {
+  return Number(/\d+$/u.exec(hole)?.[0] ?? 0);
+}
+
+/** The circuit with a tape that conducts no further than the lane before. */
+function tornBefore(circuit: Circuit, plan: Plan, tape: string, lane: number): Circuit {
+  const beyond = (part: string, leg: string) => {
+    const hole = plan.placements.find((p) => p.part === part)?.legs[leg] ?? '';
+    return hole.startsWith(tape) && laneOf(hole) >= lane;
+  };
+  return {
+    ...circuit,
+    parts: circuit.parts.map((part) => ({
+      ...part,
+      pins: Object.fromEntries(
+        Object.entries(part.pins).map(([pin, net]) => [pin, beyond(part.id, pin) ? `${net} torn off` : net]),
+      ),
+    })),
+  };
+}
+
+/** Each leg one row up or down. */
+function strayLegs(plan: Plan, circuit: Circuit, isWatched: (part: string) => boolean): Slip[] {
+  const board = boardOf(plan);
+  const taken = takenHoles(plan);
+  return plan.placements
+    .filter(({ part }) => isWatched(part) && partOf(circuit, part)?.kind !== 'supply')
+    .flatMap((placement) =>
+      Object.entries(placement.legs).flatMap(([pin, hole]) =>
+        [-1, 1].flatMap((rows): Slip[] => {
+          const to = shifted(plan, hole, rows, 0);
+          if (!holeOf(board, to) || taken.has(to) || holeOf(board, to)?.rail) return [];
+          const moved = { ...placement, legs: { ...placement.legs, [pin]: to } };
+          const placements = plan.placements.map((p) => (p === placement ? moved : p));
+          const data = { part: placement.part, pin, hole: to };
+          return [{ code: 'leg-astray', data, prior: 0.4, plan: { ...plan, placements } }];
+        }),
+      ),
+    );
+}
+
+/** The circuit with a very large resistor from every node to ground, so that a leg in an empty row is defined. */
+function closedUp(circuit: Circuit): Circuit {
+  const nodes = new Set(circuit.parts.flatMap((part) => Object.values(part.pins)));
+  nodes.delete(circuit.ground);
+  const leaks = [...nodes].map((node): Part => ({
+    id: `leak ${node}`,
+    kind: 'resistor',
+    pins: { a: node, b: circuit.ground },
+    params: { ohms: OPEN_OHMS, tolerance: 0, watts: 1 },
+  }));
+  return { ...circuit, parts: [...circuit.parts, ...leaks] };
+}
