@@ -52,17 +52,18 @@ export function dryRuns(
   const right = solve(context.circuit);
   if (!right.ok) return [];
   const burden = meterOhms(meter, supplyAmps(context.circuit, right.value));
-  const before = checkpoints.map((point) => reading(context.circuit, 'right', point, burden) ?? 0);
+  const wanted = { circuit: context.circuit, solved: right.value };
+  const before = checkpoints.map((point) => reading(wanted, 'right', point, burden) ?? 0);
   return faultsOf(context).flatMap((candidate): DryRun[] => {
     if (candidate.code === 'right') return [];
     const solved = solve(candidate.circuit);
     if (!solved.ok) return [];
     const { code, data } = candidate;
+    const after = { circuit: candidate.circuit, solved: solved.value };
     const readings = checkpoints.map((point, i) => {
       const use = data.point === undefined || data.point === point.id ? candidate.use : 'right';
-      return { id: point.id, before: before[i]!, after: reading(candidate.circuit, use, point, burden) ?? 0 };
+      return { id: point.id, before: before[i]!, after: reading(after, use, point, burden) ?? 0 };
     });
-    const after = { circuit: candidate.circuit, solved: solved.value };
     return [
       {
         code,
@@ -166,16 +167,14 @@ function supplyAmps(circuit: Circuit, solved: Solved): Amps {
 
 /** What the meter shows at a checkpoint, used as it is used; undefined when that circuit does not settle. */
 function reading(
-  circuit: Circuit,
+  { circuit, solved }: Built,
   use: Candidate['use'],
   point: Checkpoint,
   burden: number,
 ): number | undefined {
   if (point.measure === 'volts') {
-    const solved = solve(circuit);
-    if (!solved.ok) return undefined;
     if (use === 'current-jack') return 0;
-    const volts = nodeAt(circuit, solved.value, point.from) - nodeAt(circuit, solved.value, point.to);
+    const volts = nodeAt(circuit, solved, point.from) - nodeAt(circuit, solved, point.to);
     return use === 'swapped' ? -volts : volts;
   }
   if (use === 'fuse-blown') return 0;
@@ -184,10 +183,10 @@ function reading(
     use === 'across-lamp' && lamp
       ? withMeter(circuit, lamp.pins['anode']!, lamp.pins['cathode']!, point.id, burden)
       : withMeterAt(circuit, point, burden);
-  const solved = solve(metered);
+  const withIt = solve(metered);
   const check = metered.checks.find(({ id }) => id === point.id);
-  if (!solved.ok || check?.measure !== 'amps') return undefined;
-  const amps = solved.value.parts[check.part]?.amps;
+  if (!withIt.ok || check?.measure !== 'amps') return undefined;
+  const amps = withIt.value.parts[check.part]?.amps;
   return use === 'swapped' && amps !== undefined ? -amps : amps;
 }
 

@@ -112,6 +112,13 @@ describe('what does not fit', () => {
     for (const board of would) expect(laidOn(panel, board as BoardChoice).ok).toBe(true);
   });
 
+  it('on a card: more lanes than it has, and the boards that hold them', () => {
+    const laid = laidOn(circuitFor('panel', { rows: 3, columns: 8 })!, 'card');
+    const finding = laid.ok ? undefined : laid.findings[0];
+    expect(finding).toMatchObject({ code: 'does-not-fit', data: { board: 'card', left: 24, of: 48 } });
+    expect(finding?.code === 'does-not-fit' && finding.data.would.split(' ')).toContain('pad');
+  });
+
   it('on a card: things with three legs', () => {
     const laid = laidOn(circuitFor('dimmer', {})!, 'card');
     expect(laid.ok || laid.findings[0]).toMatchObject({ code: 'not-for-card', data: { part: 'R1' } });

@@ -208,14 +208,17 @@ function WhatHappens({
   isTrial: boolean;
 }) {
   if (!built) return <p className="small-print">Reading the board…</p>;
-  const bad = built.findings.some((f) => f.severity !== 'note') || !built.asWanted;
+  const warned = built.findings.some((f) => f.severity !== 'note');
+  const bad = warned || !built.asWanted;
+  // A lesson may want what is warned of: lamps that stay dark are the point of some.
+  const said = !built.asWanted ? 'Not as planned.' : warned ? 'As planned, but look:' : 'Right.';
   return (
     <div className="what-happens" role="status">
       {refusal && <p className="off-text">{sentence(refusal)}</p>}
       <div className="verdict-line">
-        <StatusMark status={bad ? 'off' : 'right'} size={13} />
+        <StatusMark status={!built.asWanted ? 'off' : warned ? 'close' : 'right'} size={13} />
         <div>
-          <strong>{bad ? 'Not as planned.' : 'Right.'}</strong> {happening(built)}
+          <strong>{said}</strong> {happening(built)}
           {!isTrial && <span className="small-print"> Pick up a part to see what a mistake would do.</span>}
           {isTrial && bad && (
             <span className="small-print"> Steps and checks stay with the plan that works.</span>

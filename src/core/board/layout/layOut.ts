@@ -1,5 +1,5 @@
 import type { Circuit } from '../../circuit/circuit';
-import { accepted, finding, refused, type Outcome } from '../../findings/finding';
+import { accepted, finding, refused, type Finding, type Outcome } from '../../findings/finding';
 import { uniform } from '../../numerics/random';
 import type { Body } from '../bodies';
 import { boardsFor, BOARD_CHOICES, type BoardChoice, type BoardSpec } from '../boards';
@@ -55,17 +55,23 @@ const TRIES = (bodies: number) => Math.max(2, Math.min(10, Math.round(120 / Math
 export function layOut(request: LayoutRequest): Outcome<LaidOut> {
   const wiring = wiringOf(request.circuit);
   if (request.board === 'card') {
-    const plan = layOutCard(wiring);
-    return plan.ok ? accepted({ plan: plan.value, quality: qualityOf(plan.value), method: 'current' }) : plan;
+    const card = layOutCard(wiring);
+    if (card.ok) return accepted({ plan: card.value, quality: qualityOf(card.value), method: 'current' });
+    const [why] = card.findings;
+    return why?.code === 'does-not-fit' ? refused(tooMuch(request, wiring, why.data.left)) : card;
   }
   const tried = onBoard(request, wiring, boardsFor(request.board)[0]!);
   if (tried.best) return accepted(tried.best);
-  const would = BOARD_CHOICES.filter(
-    (board) => board !== 'card' && board !== request.board && fitsOn(board, request, wiring),
-  );
+  return refused(tooMuch(request, wiring, tried.left));
+}
+
+/** How much is too much, and which boards would hold it. */
+function tooMuch(request: LayoutRequest, wiring: Wiring, left: number): Finding {
   const { board } = request;
-  const data = { board, left: tried.left, of: wiring.bodies.length, would: would.join(' ') };
-  return refused(finding('does-not-fit', data));
+  const would = BOARD_CHOICES.filter(
+    (other) => other !== 'card' && other !== board && fitsOn(other, request, wiring),
+  );
+  return finding('does-not-fit', { board, left, of: wiring.bodies.length, would: would.join(' ') });
 }
 
 function fitsOn(board: BoardChoice, request: LayoutRequest, wiring: Wiring): boolean {

@@ -18,7 +18,8 @@ import {
 } from '@/core';
 import Form from 'react-bootstrap/Form';
 import { capital, legName, partName } from '@/messages/names';
-import { saveAs, slug } from '@/ui/download';
+import { saveSvg } from '@/features/plan/saveSvg';
+import { slug } from '@/ui/download';
 import { AddPiece } from '../plan/AddPiece';
 import { BoardWords } from '../plan/BoardWords';
 import { DiagramSection } from '../plan/DiagramSection';
@@ -99,14 +100,7 @@ export function PlanStage(props: Props) {
 }
 
 function savePlan(title: string): void {
-  const svg = document.querySelector('.board-panel svg.board');
-  if (!svg) return;
-  const copy = svg.cloneNode(true) as SVGSVGElement;
-  for (const node of copy.querySelectorAll('[tabindex]')) {
-    node.removeAttribute('tabindex');
-    node.removeAttribute('role');
-  }
-  saveAs(`${slug(title)}-plan.svg`, 'image/svg+xml', new XMLSerializer().serializeToString(copy));
+  saveSvg(document.querySelector<SVGSVGElement>('.board-panel svg.board'), `${slug(title)}-plan`);
 }
 
 interface RowProps {

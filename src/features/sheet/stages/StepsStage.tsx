@@ -34,7 +34,7 @@ export function StepsStage({ sheet, title, printHref, onRing }: Props) {
         </Button>
       </div>
       {sheet.soldering.joints > 0 && <p className="small-print pt-2">{solderWords(sheet.soldering)}.</p>}
-      {single ? <OneStep sheet={sheet} /> : <StepList sheet={sheet} onRing={onRing} />}
+      {single ? <OneStep sheet={sheet} title={title} /> : <StepList sheet={sheet} onRing={onRing} />}
       <div className="button-row no-print">
         <a className="btn btn-quiet btn-sm" href={printHref} target="_blank" rel="noreferrer">
           Print the card

@@ -1,14 +1,17 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { cautionsAt, type Sheet, type Step } from '@/core';
 import { BoardDrawing } from '@/features/plan/BoardDrawing';
 import { FarSide, farSideOf } from '@/features/plan/FarSide';
+import { saveSvg } from '@/features/plan/saveSvg';
 import { CAUTION_WORDS } from '@/messages/cautions';
 import { capital } from '@/messages/names';
 import { stepWords } from '@/messages/steps';
+import { slug } from '@/ui/download';
 
 /** One step a screen, for the bench: what to do now, on the board as it is by then, all else ghosted. */
-export function OneStep({ sheet }: { sheet: Sheet }) {
+export function OneStep({ sheet, title }: { sheet: Sheet; title: string }) {
+  const picture = useRef<SVGSVGElement>(null);
   const [at, setAt] = useState(0);
   const last = sheet.steps.length - 1;
   const index = Math.min(at, last);
@@ -45,11 +48,18 @@ export function OneStep({ sheet }: { sheet: Sheet }) {
           <Button disabled={index === last} onClick={() => setAt(index + 1)}>
             Next step
           </Button>
+          <Button
+            variant="quiet"
+            size="sm"
+            onClick={() => saveSvg(picture.current, `${slug(title)}-step-${index + 1}`)}
+          >
+            Save the picture as SVG
+          </Button>
         </div>
       </div>
       {far && fromBehind(step) ? (
         <figure>
-          <FarSide plan={sheet.plan} supply={sheet.supply} held={sheet.build.held} />
+          <FarSide plan={sheet.plan} supply={sheet.supply} held={sheet.build.held} svgRef={picture} />
           <figcaption className="small-print">{capital(far)}.</figcaption>
         </figure>
       ) : (
@@ -59,6 +69,7 @@ export function OneStep({ sheet }: { sheet: Sheet }) {
           sorts={sheet.sorts}
           supply={sheet.supply}
           held={sheet.build.held}
+          svgRef={picture}
           title={`The board after step ${index + 1}`}
           placed={placed}
           ringed={now}
