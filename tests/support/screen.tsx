@@ -1,0 +1,31 @@
+import { render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { ReactElement } from 'react';
+import { THIN } from '@/core';
+
+/** Text as it is read: narrow spaces as plain ones, and no breaks. */
+export function said(element: Element | null): string {
+  return (element?.textContent ?? '').replaceAll(THIN, ' ').replace(/\s+/gu, ' ').trim();
+}
+
+/** Shows a screen and gives the hand that works it. */
+export function show(element: ReactElement) {
+  const user = userEvent.setup();
+  const view = render(element);
+  return { user, ...view };
+}
+
+/** Types into a field in the place of what stands there. */
+export async function retype(user: ReturnType<typeof userEvent.setup>, label: string | RegExp, text: string) {
+  const field = screen.getByLabelText(label);
+  await user.clear(field);
+  await user.type(field, text);
+  return field;
+}
+
+/** The row of a table that begins with a name. */
+export function row(name: string | RegExp): HTMLElement {
+  return screen.getByRole('row', { name });
+}
+
+export { screen, within };
