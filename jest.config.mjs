@@ -1,5 +1,5 @@
 /** Unit tests beside their files, and the comparisons of docs/validation.md; the real interface is tested by Playwright in tests/e2e. */
-const esm = '(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|comlink)';
+const esm = '(@tanstack|d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|comlink)';
 
 const config = {
   testMatch: [

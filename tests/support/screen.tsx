@@ -28,4 +28,15 @@ export function row(name: string | RegExp): HTMLElement {
   return screen.getByRole('row', { name });
 }
 
+let complaints: jest.SpyInstance;
+beforeEach(() => {
+  complaints = jest.spyOn(console, 'error');
+});
+// A screen that complains to the console is broken, whatever else it shows.
+afterEach(() => {
+  const said = complaints.mock.calls.map(([text]) => String(text).slice(0, 200));
+  complaints.mockRestore();
+  expect(said).toEqual([]);
+});
+
 export { screen, within };

@@ -89,7 +89,7 @@ function Caption({ lines, soft, x, y }: { lines: readonly string[]; soft: number
   return (
     <g stroke="none" fill="var(--ink)">
       {lines.map((line, i) => (
-        <text key={line} x={x} y={start + i * 13} fill={i >= soft ? 'var(--soft)' : 'var(--ink)'}>
+        <text key={i} x={x} y={start + i * 13} fill={i >= soft ? 'var(--soft)' : 'var(--ink)'}>
           {line}
         </text>
       ))}

@@ -1,0 +1,197 @@
+/** @jest-environment jsdom */
+import { waitFor } from '@testing-library/react';
+import { visited } from '../../../tests/support/navigation';
+import { row, said, screen, show, within } from '../../../tests/support/screen';
+import { expectationWith } from '../../../tests/support/sheets';
+import { renewSession } from '@/features/sheet/actions';
+import type { NewReading } from '@/server/repositories/readings';
+import { keepReading } from './actions';
+import { CheckGrid, type CheckGridProps } from './CheckGrid';
+
+jest.mock('@/workers/client', () => jest.requireActual('../../../tests/support/inProcess'));
+jest.mock('next/navigation', () => jest.requireActual('../../../tests/support/navigation'));
+jest.mock('./actions', () => ({ keepReading: jest.fn() }));
+jest.mock('@/features/sheet/actions', () => ({ renewSession: jest.fn() }));
+
+const keep = jest.mocked(keepReading);
+const expectation = expectationWith();
+const NAMES = ['Wren', 'Fenn', 'Pim'];
+const students = NAMES.map((nickname, i) => ({ id: 10 + i, bench: i + 1, nickname }));
+
+function open(more: Partial<CheckGridProps> = {}) {
+  return show(
+    <CheckGrid
+      sessionId={4}
+      expectation={expectation}
+      students={students}
+      readings={[]}
+      judged={students.map(() => ({ state: 'none', verdicts: {} }))}
+      predicted="predicted"
+      outdated={false}
+      {...more}
+    />,
+  );
+}
+
+const cell = (bench: number, point: string) =>
+  screen.getByLabelText(new RegExp(`^Bench ${bench} ${NAMES[bench - 1]}, ${point}`, 'u'), {
+    selector: 'input',
+  });
+const bench = (number: number) => row(new RegExp(`^${number} ${NAMES[number - 1]}`, 'u'));
+const sent = (): NewReading[] => keep.mock.calls.map(([reading]) => reading);
+
+beforeEach(() => {
+  keep.mockReset();
+  localStorage.clear();
+  visited.length = 0;
+  let id = 100;
+  keep.mockImplementation(async (reading) => ({ ok: true, value: { ...reading, id: id++ } }));
+  if (!('randomUUID' in crypto)) {
+    let n = 0;
+    Object.assign(crypto, {
+      randomUUID: () => `${String(++n).padStart(8, '0')}-0000-4000-8000-000000000000`,
+    });
+  }
+});
+
+describe('a figure', () => {
+  it('is judged, sent with what it was read with, and Enter goes on to the next bench', async () => {
+    const { user } = open();
+    await user.type(screen.getByLabelText('read by'), 'HB');
+    await user.type(cell(1, 'across R1'), '2.91{Enter}');
+    expect(document.activeElement).toBe(cell(2, 'across R1'));
+    await user.keyboard('0.92{Enter}');
+    await waitFor(() => expect(said(bench(1))).toContain('right'));
+    await waitFor(() => expect(said(bench(2))).toContain('off'));
+    expect(sent()[0]).toMatchObject({
+      sessionId: 4,
+      studentId: 10,
+      point: 'resistor',
+      kind: 'first',
+      value: 2.91,
+      step: 0.01,
+      typed: '2.91',
+      takenBy: 'HB',
+      meter: expectation.meter.name,
+    });
+    expect(said(screen.getByLabelText('Benches so far'))).toMatch(/1 right .*1 off 1 to come/u);
+  });
+
+  it('with Shift and Enter, or an arrow, goes back up', async () => {
+    const { user } = open();
+    await user.type(cell(2, 'across R1'), '2.9{Shift>}{Enter}{/Shift}');
+    expect(document.activeElement).toBe(cell(1, 'across R1'));
+    await user.keyboard('{ArrowDown}');
+    expect(document.activeElement).toBe(cell(2, 'across R1'));
+  });
+
+  it('in milliamps is taken as such, and a prediction is kept but never judged', async () => {
+    const { user } = open();
+    await user.type(cell(1, 'current'), '8.85{Enter}');
+    await waitFor(() => expect(said(bench(1))).toContain('right'));
+    expect(sent()[0]!.value).toBeCloseTo(0.00885, 12);
+    await user.type(cell(2, 'predicted'), '12{Enter}');
+    await waitFor(() => expect(sent()).toHaveLength(2));
+    expect(sent()[1]).toMatchObject({ point: 'predicted', value: 0.012 });
+    expect(said(bench(2))).toContain('–');
+  });
+
+  it('that is none stays as typed with a sentence beside it, and can be left out', async () => {
+    const { user } = open();
+    await user.type(cell(1, 'across R1'), 'bright{Enter}');
+    const refused = screen.getByRole('alert');
+    expect(said(refused)).toContain('Bench 1, across R1: “bright”');
+    expect((cell(1, 'across R1') as HTMLInputElement).value).toBe('bright');
+    await user.click(within(refused).getByRole('button', { name: 'Leave it out' }));
+    expect((cell(1, 'across R1') as HTMLInputElement).value).toBe('');
+    expect(keep).not.toHaveBeenCalled();
+  });
+
+  it('that cannot be meant is asked about: the likely one is offered, the typed one can stay', async () => {
+    const { user } = open();
+    await user.type(cell(1, 'across R1'), '2910{Enter}');
+    await user.click(screen.getByRole('button', { name: 'Take 2.91' }));
+    await waitFor(() => expect(sent()).toHaveLength(1));
+    expect(sent()[0]!.value).toBe(2.91);
+    await user.type(cell(2, 'across R1'), '2910{Enter}');
+    await user.click(screen.getByRole('button', { name: 'Keep 2910' }));
+    await waitFor(() => expect(sent()).toHaveLength(2));
+    expect(sent()[1]!.value).toBe(2910);
+  });
+
+  it('typed again is a retest, or a correction if one says so; the earlier stays to be seen', async () => {
+    const { user } = open();
+    await user.type(cell(1, 'across R1'), '0.5{Enter}');
+    await waitFor(() => expect(said(bench(1))).toContain('off'));
+    await user.clear(cell(1, 'across R1'));
+    await user.type(cell(1, 'across R1'), '2.9{Enter}');
+    await waitFor(() => expect(said(bench(1))).toContain('right'));
+    await user.selectOptions(screen.getByLabelText('A second figure in a cell is'), 'correction');
+    await user.clear(cell(1, 'across R1'));
+    await user.type(cell(1, 'across R1'), '2.88{Enter}');
+    await waitFor(() => expect(sent().map(({ kind }) => kind)).toEqual(['first', 'retest', 'correction']));
+    await user.click(screen.getByRole('button', { name: /across R1: 3 readings/u }));
+    const history = await screen.findByRole('tooltip');
+    expect(said(history)).toMatch(/0\.5 first reading.*2\.9 retest.*2\.88 correction/u);
+  });
+});
+
+describe('an off bench', () => {
+  it('gets the likeliest cause and what would settle it', async () => {
+    const { user } = open();
+    await user.type(cell(1, 'pack under load'), '4.80{Enter}');
+    await user.type(cell(1, 'across R1'), '0.00{Enter}');
+    await user.type(cell(1, 'across the lamp'), '4.80{Enter}');
+    await waitFor(() => expect(said(bench(1))).toContain('Lamp the wrong way round'));
+    expect(said(bench(1))).toMatch(/turn the lamp round/u);
+  });
+
+  it('with ten times the resistor is told by its value', async () => {
+    const { user } = open();
+    for (const [point, figure] of [
+      ['pack under load', '4.80'],
+      ['across R1', '3.03'],
+      ['across the lamp', '1.77'],
+      ['current', '0.92'],
+    ] as const) {
+      await user.type(cell(3, point), `${figure}{Enter}`);
+    }
+    await waitFor(() => expect(said(bench(3))).toContain('R1 is 3.3 kΩ, not 330 Ω'));
+  });
+});
+
+describe('when the program does not answer', () => {
+  it('readings wait in this browser, are judged all the same, and go out on wish, once', async () => {
+    keep.mockRejectedValue(new Error('gone'));
+    const { user, unmount } = open();
+    await user.type(cell(1, 'across R1'), '2.91{Enter}');
+    await user.type(cell(2, 'across R1'), '2.89{Enter}');
+    await screen.findByText(/2 readings are kept in this browser only/u);
+    await waitFor(() => expect(said(bench(1))).toContain('right'));
+    unmount();
+    expect(JSON.parse(localStorage.getItem('mivvet.readings.4')!)).toHaveLength(2);
+
+    open();
+    await waitFor(() => expect((cell(2, 'across R1') as HTMLInputElement).value).toBe('2.89'));
+    keep.mockReset();
+    let id = 500;
+    keep.mockImplementation(async (reading) => ({ ok: true, value: { ...reading, id: id++ } }));
+    await user.click(await screen.findByRole('button', { name: 'Send again' }));
+    await waitFor(() => expect(localStorage.getItem('mivvet.readings.4')).toBeNull());
+    expect(sent().map(({ typed }) => typed)).toEqual(['2.91', '2.89']);
+    expect(screen.queryByText(/kept in this browser only/u)).toBeNull();
+  });
+});
+
+describe('a session whose lesson has changed', () => {
+  it('says so, and takes the new figures on wish', async () => {
+    jest.mocked(renewSession).mockResolvedValueOnce({ ok: false, message: 'It was given away.' });
+    const { user } = open({ outdated: true });
+    const renew = screen.getByRole('button', { name: 'Judge by the lesson as it is now' });
+    await user.click(renew);
+    await screen.findByText(/It was given away/u);
+    jest.mocked(renewSession).mockResolvedValueOnce({ ok: true, value: null });
+    await user.click(renew);
+    await waitFor(() => expect(visited).toContain('refresh'));
+  });
+});
