@@ -1,0 +1,108 @@
+/** @jest-environment jsdom */
+import { waitFor } from '@testing-library/react';
+import { retype, said, screen, show, within } from '../../../tests/support/screen';
+import { CircuitPage } from './CircuitPage';
+
+jest.mock('@/workers/client', () => jest.requireActual('../../../tests/support/inProcess'));
+
+const region = (name: string) => screen.getByRole('region', { name });
+const settled = (name: string) =>
+  waitFor(() => expect(region(name).getAttribute('aria-busy')).not.toBe('true'), { timeout: 15_000 });
+const followed = (seconds: string) =>
+  within(region('Over time')).findAllByRole(
+    'img',
+    { name: new RegExp(`over ${seconds}`, 'u') },
+    { timeout: 15_000 },
+  );
+const cells = (part: string) =>
+  [...within(region('At rest')).getByRole('row', { name: new RegExp(`^${part} `, 'u') }).children].map(said);
+
+const LOOP = {
+  format: 'mivvet.circuit/1',
+  title: 'one lamp',
+  ground: '0',
+  parts: [
+    { id: 'B1', kind: 'supply', pins: { plus: 'p', minus: '0' }, volts: 5 },
+    { id: 'R1', kind: 'resistor', pins: { a: 'p', b: 'n' }, ohms: 1000 },
+    { id: 'R2', kind: 'resistor', pins: { a: 'n', b: '0' }, ohms: 1000 },
+  ],
+  checks: [],
+};
+
+async function openFile(user: ReturnType<typeof show>['user'], text: string) {
+  const file = Object.assign(new File([text], 'c.json', { type: 'application/json' }), {
+    text: async () => text,
+  });
+  await user.upload(screen.getByLabelText('From a circuit file'), file);
+}
+
+beforeEach(() => localStorage.clear());
+
+describe('a circuit of one’s own', () => {
+  it('comes in from a file and is solved: half the volts across each of two like resistors', async () => {
+    const { user } = show(<CircuitPage />);
+    await openFile(user, JSON.stringify(LOOP));
+    await screen.findByRole('heading', { name: 'one lamp' });
+    await waitFor(() => expect(cells('R1')).toContain('2.50 V'));
+    expect(cells('R2')).toEqual(expect.arrayContaining(['2.50 V', '2.50 mA', '6.25 mW']));
+    expect(said(region('At rest'))).toContain('n at 2.50 V');
+  });
+
+  it('with a figure turned is solved anew, and undone', async () => {
+    const { user } = show(<CircuitPage />);
+    await openFile(user, JSON.stringify(LOOP));
+    await screen.findByRole('heading', { name: 'one lamp' });
+    await retype(user, /^R2: /u, '4k');
+    await waitFor(() => expect(cells('R2')).toEqual(expect.arrayContaining(['4.00 V', '1.00 mA'])));
+    await retype(user, /^R2: /u, 'many');
+    expect(said(region('At rest'))).toMatch(/many.*The figures keep the value from before/u);
+    const undo = screen.getByRole('button', { name: 'Undo' });
+    while (!(undo as HTMLButtonElement).disabled && !cells('R2').includes('2.50 V')) await user.click(undo);
+    await waitFor(() => expect(cells('R2')).toContain('2.50 V'));
+  });
+
+  it('is there again when the page is opened anew', async () => {
+    const { user, unmount } = show(<CircuitPage />);
+    await openFile(user, JSON.stringify(LOOP));
+    await screen.findByRole('heading', { name: 'one lamp' });
+    unmount();
+    show(<CircuitPage />);
+    expect(screen.getByRole('heading', { name: 'one lamp' })).toBeTruthy();
+  });
+
+  it('that is broken is refused with what is wrong, and the one below stays', async () => {
+    const { user } = show(<CircuitPage />);
+    await openFile(user, JSON.stringify({ ...LOOP, parts: [{ ...LOOP.parts[1], kind: 'cake' }] }));
+    await waitFor(() => expect(said(document.querySelector('.note.refusal'))).toContain('stays as it was'));
+    expect(screen.getByRole('heading', { name: 'buoy' })).toBeTruthy();
+    await openFile(user, 'no circuit at all');
+    await waitFor(() => expect(said(document.querySelector('.note.refusal'))).toMatch(/JSON/u));
+  });
+});
+
+describe('the harbour’s circuits', () => {
+  it('are followed over time, for as long as one likes', async () => {
+    const { user } = show(<CircuitPage />);
+    await followed('5\.00');
+    await retype(user, 'Seconds to follow', '2');
+    await followed('2\\.00');
+    await retype(user, 'Seconds to follow', 'long');
+    await waitFor(() => expect(said(region('Over time'))).toContain('long'));
+  }, 40_000);
+
+  it('vary by one figure between two values, the lamp’s current falling as the resistor grows', async () => {
+    const { user } = show(<CircuitPage />);
+    await user.selectOptions(screen.getByLabelText('From the harbour'), 'boathouse lamp');
+    await settled('One figure varied');
+    await waitFor(() => expect(within(region('One figure varied')).getByRole('img')).toBeTruthy(), {
+      timeout: 15_000,
+    });
+  });
+
+  it('answer which timing values make a wanted time', async () => {
+    show(<CircuitPage />);
+    await waitFor(() => expect(screen.getByLabelText('Time it is to take')).toBeTruthy());
+    const question = screen.getByLabelText('Time it is to take').closest('.question-row');
+    await waitFor(() => expect(said(question)).toMatch(/[\d.]+ (?:s|ms)/u), { timeout: 15_000 });
+  });
+});
