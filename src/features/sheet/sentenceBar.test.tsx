@@ -1,0 +1,109 @@
+/** @jest-environment jsdom */
+import { useEffect, useState } from 'react';
+import { retype, said, screen, show } from '../../../tests/support/screen';
+import { choiceWith } from '../../../tests/support/sheets';
+import { choiceSchema, DEFAULT_STYLE, PATTERN_IDS, type PatternChoice } from '@/core';
+import { SentenceBar } from './SentenceBar';
+
+let newest: PatternChoice;
+const remember = (choice: PatternChoice) => {
+  newest = choice;
+};
+
+/** The sentence with a lesson behind it, which tells what it is now. */
+function Lesson({ first, tell }: { first: PatternChoice; tell: (choice: PatternChoice) => void }) {
+  const [choice, setChoice] = useState(first);
+  useEffect(() => tell(choice), [choice, tell]);
+  return <SentenceBar choice={choice} style={DEFAULT_STYLE} onChange={setChoice} />;
+}
+
+const open = (...wish: Parameters<typeof choiceWith>) =>
+  show(<Lesson first={choiceWith(...wish)} tell={remember} />);
+const params = () => newest.params as Record<string, unknown>;
+
+describe.each(PATTERN_IDS)('the sentence of %s', (pattern) => {
+  it('stays a lesson whichever word is chosen', async () => {
+    const { user, container } = open(pattern);
+    const names = [...container.querySelectorAll('select')].map((word) => word.getAttribute('aria-label')!);
+    expect(names.length).toBeGreaterThan(0);
+    for (const name of names) {
+      const word = screen.queryByLabelText(name) as HTMLSelectElement | null;
+      for (const value of [...(word?.options ?? [])].map((option) => option.value)) {
+        const there = screen.queryByLabelText(name);
+        if (there) await user.selectOptions(there, value);
+        expect(choiceSchema.safeParse(newest).success).toBe(true);
+      }
+    }
+  });
+
+  it('keeps what is typed and cannot be read, says so, and changes nothing', async () => {
+    const { user, container } = open(pattern);
+    const before = newest;
+    const names = [...container.querySelectorAll('input')].map((word) => word.getAttribute('aria-label')!);
+    for (const name of names) {
+      const field = (await retype(user, name, 'plenty')) as HTMLInputElement;
+      expect(field.value).toBe('plenty');
+      expect(field.getAttribute('aria-invalid')).toBe('true');
+      expect(said(container)).toContain('plenty');
+      await user.keyboard('{Escape}');
+      expect(field.value).not.toBe('plenty');
+    }
+    expect(newest).toEqual(before);
+  });
+});
+
+describe('several lamps', () => {
+  it('take another colour, more of one, and lose one again', async () => {
+    const { user } = open('strings');
+    await user.click(screen.getByRole('button', { name: '+ colour' }));
+    await retype(user, 'Number of lamps 3', '4');
+    await user.selectOptions(screen.getByLabelText('Lamp 3'), 'white');
+    expect(params()['groups']).toContainEqual({ lamp: 'white', count: 4 });
+    await user.click(screen.getByRole('button', { name: 'Without the white lamps' }));
+    expect(params()['groups']).toHaveLength(2);
+  });
+
+  it('keep their supply’s figures when it is measured, and drop them when it is chosen by age', async () => {
+    const { user } = open('strings');
+    await user.selectOptions(screen.getByLabelText('Age of the supply'), 'measured');
+    await retype(user, 'Measured volts', '8V6');
+    await retype(user, 'Measured ohms', '2R5');
+    expect(params()['supply']).toMatchObject({ measured: { volts: 8.6, ohms: 2.5 } });
+    await user.selectOptions(screen.getByLabelText('Age of the supply'), 'tired');
+    expect(params()['supply']).not.toHaveProperty('measured');
+  });
+});
+
+describe('other lessons', () => {
+  it('a gauge gains and loses rungs, each with its volts', async () => {
+    const { user } = open('gauge');
+    const rungs = () => params()['rungs'] as { volts: number }[];
+    const count = rungs().length;
+    await user.click(screen.getByRole('button', { name: '+ rung' }));
+    expect(rungs()).toHaveLength(count + 1);
+    await retype(user, 'Threshold 1', '9V5');
+    expect(rungs()[0]!.volts).toBe(9.5);
+    await user.click(screen.getByRole('button', { name: 'Without rung 1' }));
+    expect(rungs()).toHaveLength(count);
+  });
+
+  it('a bench supply has volts and a limit, and mains is refused where it is typed', async () => {
+    const { user, container } = open('hogging');
+    await retype(user, 'Supply voltage', '230');
+    expect(said(container)).toContain('230 V can only be mains');
+    await retype(user, 'Supply voltage', '6');
+    await retype(user, 'Current limit', '12m');
+    expect(params()).toMatchObject({ volts: 6, limitAmps: 0.012 });
+  });
+
+  it('three colours are driven by resistors or by knobs', async () => {
+    const { user } = open('rgb');
+    await retype(user, 'Current of green', '3');
+    expect(params()['amps']).toMatchObject({ green: 0.003 });
+    await user.selectOptions(screen.getByLabelText('Drive'), 'potentiometer');
+    const knob = screen.getByLabelText('Knob of blue') as HTMLSelectElement;
+    await user.selectOptions(knob, knob.options[knob.options.length - 1]!.value);
+    expect(params()['drive']).toBe('potentiometer');
+    expect((params()['knobs'] as { blue: number }).blue).toBe(1);
+  });
+});

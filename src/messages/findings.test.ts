@@ -1,0 +1,103 @@
+import { finding, THIN, type FindingCode, type FindingData } from '@/core';
+import { sentence, sentences } from './findings';
+
+/** One finding of every code, as the core would make it; the compiler asks for each. */
+const SAMPLES: { readonly [C in FindingCode]: FindingData[C] } = {
+  'empty-figure': { unit: 'V' },
+  'not-a-figure': { typed: 'lots', unit: 'Ω' },
+  'ambiguous-comma': { typed: '1,234', unit: 'Ω' },
+  'wrong-unit': { typed: '5 V', given: 'V', unit: 'A' },
+  'out-of-range': { name: 'Current', value: 0.5, low: 0.001, high: 0.03, unit: 'A' },
+  'file-too-large': { bytes: 3_000_000, limit: 1_048_576 },
+  'not-json': { detail: 'line 3' },
+  'wrong-format': { wanted: 'mivvet.lesson/1', found: 'cake/2' },
+  'bad-field': { place: 'R1', field: 'ohms', problem: 'must be more than 0' },
+  'duplicate-id': { place: 'R1' },
+  'ground-missing': { ground: 'gnd' },
+  'check-refers': { check: 'across R9', name: 'R9' },
+  'floating-nodes': { nodes: 'n4' },
+  'sources-at-odds': { parts: 'B1, B2' },
+  'did-not-settle': { nodes: 'n7', residual: 1e-6 },
+  oscillates: { parts: 'U1' },
+  'run-too-long': { seconds: 600, steps: 20_000_000 },
+  'out-of-reach': { check: 'across R1', target: 9, low: 0, high: 4.8, unit: 'V' },
+  'not-of-kind': { part: 'R1', kind: 'ldr' },
+  'timer-stalls': { volts: 3, limit: 4.5 },
+  'duty-out-of-reach': { duty: 0.2, low: 0.5, high: 1 },
+  'nothing-to-choose': { what: 'capacitors' },
+  'no-battery': { part: 'B1' },
+  'mains-refused': { volts: 230 },
+  'supply-too-high': { volts: 30, limit: 24 },
+  'cannot-light': { supply: 1.6, lampVolts: 2.9, lamp: 'blue', amps: 0, needVolts: 3.1 },
+  'current-over-limit': { amps: 0.03, limit: 0.02 },
+  'no-resistor-in-drawer': { ohms: 220_000, largest: 100_000 },
+  'little-headroom': { volts: 0.3, share: 0.06 },
+  'runs-hot': { watts: 0.2, rating: 0.25, part: 'R1' },
+  'over-drawn-cell': { amps: 0.014 },
+  'assumed-figure': { lamp: 'blue', origin: 'table' },
+  'unequal-lamps': { lamps: [{ part: 'D4', type: 'red', amps: 0.0208 }], dark: 1, over: 1 },
+  'never-without-resistor': { cells: 2 },
+  'too-many-lamps': { lamps: 45, most: 40 },
+  'supply-overloaded': { amps: 0.9, limit: 0.5 },
+  'no-way-works': { ways: 4 },
+  'rungs-alike': { first: 'D1', second: 'D2', volts: 7.5 },
+  'no-zener': { volts: 40, lamp: 'red' },
+  'no-potentiometer': { ohms: 47_000 },
+  'nothing-in-range': { low: 10, high: 20 },
+  'hole-missing': { hole: 'k99', part: 'R1' },
+  'hole-taken': { hole: 'c3', part: 'D1', other: 'R1' },
+  'hole-cut': { hole: 'F5', part: 'R1' },
+  'not-alike': { part: 'R1', other: 'P1' },
+  'does-not-fit': { board: 'mini', left: 20, of: 48, would: 'half strip' },
+  'not-for-card': { part: 'P1' },
+  'shorted-by-row': { part: 'R1', hole: 'c3', strip: '3 a–e' },
+  'open-leg': { part: 'D1', pin: 'cathode', hole: 'e10', strip: '10 a–e' },
+  'cut-off': { part: 'D1' },
+  reversed: { part: 'D1', volts: 4.8 },
+  'reverse-limit': { part: 'D1', volts: 9.5, limit: 5 },
+  dark: { part: 'D1', amps: 1e-8 },
+  'lamp-glow': { part: 'D1', amps: 0.00885, brightness: 'bright', share: 0.44 },
+  'over-current': { part: 'D1', amps: 0.025, limit: 0.02, share: 1.25 },
+  'will-fail': { part: 'D1', amps: 0.6, limit: 0.02, share: 30 },
+  'resistor-over-rating': { part: 'R1', watts: 0.4, rating: 0.25 },
+  'supply-shorted': { part: 'B1', amps: 10 },
+  'no-resistor': { part: 'D1' },
+  'reading-implausible': { typed: '2910', value: 2910, limit: 4.8, unit: 'V', perhaps: 2.91 },
+  'csv-columns': { wanted: 'bench,nickname', found: 'name' },
+  'csv-row': { row: 4, problem: 'has no nickname' },
+  'duplicate-nickname': { nickname: 'Wren' },
+  'duplicate-bench': { bench: 3 },
+  'surname-like': { nickname: 'Wren Harbour' },
+};
+
+/** What some findings are named by instead of by the part that they are about. */
+const NAMED_BY: Readonly<Partial<Record<FindingCode, string>>> = {
+  'hole-taken': 'R1',
+  'supply-shorted': 'battery',
+  'no-battery': 'batter',
+};
+
+const codes = Object.keys(SAMPLES) as FindingCode[];
+const said = <C extends FindingCode>(code: C) => sentence(finding(code, SAMPLES[code])).replaceAll(THIN, ' ');
+
+describe.each(codes)('%s', (code) => {
+  it('is a whole sentence without a gap in it', () => {
+    expect(said(code)).not.toMatch(/undefined|NaN|\[object|\s{2}|Infinity/u);
+    expect(said(code)).toMatch(/[.?]$/u);
+    expect(said(code).split(' ').length).toBeGreaterThan(3);
+  });
+
+  it('names the thing it is about', () => {
+    const data: Readonly<Record<string, unknown>> = { ...SAMPLES[code] };
+    for (const name of ['typed', 'nickname', 'found', 'check', 'ground', 'nodes', 'place'] as const) {
+      if (typeof data[name] === 'string') expect(said(code)).toContain(data[name]);
+    }
+    const name = NAMED_BY[code] ?? data['part'];
+    if (typeof name === 'string') expect(said(code)).toContain(name);
+  });
+});
+
+it('several are said one after another', () => {
+  const two = [finding('duplicate-bench', { bench: 3 }), finding('duplicate-bench', { bench: 4 })];
+  expect(sentences(two)).toBe(`${sentence(two[0]!)} ${sentence(two[1]!)}`);
+});
