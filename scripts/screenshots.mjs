@@ -24,7 +24,14 @@ const VIEWS = [
   },
   { name: 'sheet-ways', at: '/lessons/6?stage=sums' },
   { name: 'sheet-strip', at: '/lessons/11?stage=plan' },
-  { name: 'sheet-card', at: '/lessons/4?stage=steps' },
+  {
+    name: 'sheet-card',
+    at: '/lessons/6?stage=steps',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'One step at a time' }).click();
+      for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Next step' }).click();
+    },
+  },
   {
     name: 'sheet-try',
     at: '/lessons/6?stage=try',
@@ -34,7 +41,6 @@ const VIEWS = [
     },
   },
   { name: 'cheat-sheet', at: '/cheat-sheet' },
-  { name: 'sheet-steps', at: '/lessons/1?stage=steps' },
   { name: 'sheet-checks', at: '/lessons/1?stage=checks' },
   { name: 'sheet-kit', at: '/lessons/1?stage=kit' },
   { name: 'sheet-phone', at: '/lessons/1?stage=sums', size: phone },
@@ -47,7 +53,8 @@ const VIEWS = [
     at: '/circuits',
     act: (page) => page.getByLabel('From the harbour').selectOption('buoy'),
   },
-  { name: 'printed-card', at: '/print/1/card' },
+  { name: 'printed-card', at: '/print/11/card' },
+  { name: 'students-sheet', at: '/print/1/sheet' },
 ];
 
 const only = process.argv.slice(2);
