@@ -67,7 +67,7 @@ export function StudentSheet({ words, sheet, style, own }: Props) {
             <CircuitDiagram circuit={sheet.circuit} sorts={sheet.sorts} resistors={style.symbol} />
           )}
           <figure className="sheet-code">
-            <QRCodeSVG value={inShort(title, sheet)} size={108} marginSize={2} title="The lesson as text" />
+            <QRCodeSVG value={inShort(title, sheet)} size={144} marginSize={2} title="The lesson as text" />
             <figcaption className="small-print">
               The parts and readings as text, for any phone’s camera. Nothing is opened or sent.
             </figcaption>
