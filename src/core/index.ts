@@ -182,6 +182,7 @@ export { judgeBench, judgeReading, type JudgedBench, type Noted } from './checki
 export type { SessionExpectation } from './checking/session';
 // kits
 export type { Kit, KitLine } from './kits/kit';
+export type { Substitute } from './kits/substitutes';
 export { EXTRAS_MOST, type Extra } from './kits/extras';
 export { stockKey, stockSpecSchema, type StockItem, type StockSpec } from './kits/stock';
 // sheet

@@ -21,6 +21,8 @@ export interface KitLine {
   readonly short: number;
   readonly packs: number;
   readonly packSize: number;
+  /** Price of one pack in cents; 0 where the store knows none. */
+  readonly packCents: number;
   readonly buyCents: number;
   /** Price of the parts in one kit at the pack's rate, in cents; undefined without a price. */
   readonly eachCents?: number;
@@ -31,6 +33,8 @@ export interface Kit {
   readonly students: number;
   readonly lines: readonly KitLine[];
   readonly eachCents: number;
+  /** What one student would pay who bought the same as whole packs. */
+  readonly aloneCents: number;
   readonly buyCents: number;
   /** Lines the store does not hold at all, so that they have no price. */
   readonly unpriced: readonly string[];
@@ -57,6 +61,7 @@ export function kitFor(request: KitRequest): Kit {
     students: request.students,
     lines,
     eachCents: lines.reduce((sum, l) => sum + (l.eachCents ?? 0), 0),
+    aloneCents: lines.reduce((sum, l) => sum + Math.ceil(l.each / l.packSize) * l.packCents, 0),
     buyCents: lines.reduce((sum, l) => sum + l.buyCents, 0),
     unpriced: lines.filter((l) => l.eachCents === undefined).map((l) => l.key),
   };
@@ -161,6 +166,7 @@ function line(need: Need, request: KitRequest): KitLine {
     short,
     packs,
     packSize,
+    packCents: held?.packCents ?? 0,
     buyCents: packs * (held?.packCents ?? 0),
     ...(held ? { eachCents: (need.each * held.packCents) / held.packSize } : {}),
     lossRate,

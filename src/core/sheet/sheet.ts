@@ -13,6 +13,7 @@ import { isKind, type Circuit } from '../circuit/circuit';
 import { accepted, type Finding, type Outcome } from '../findings/finding';
 import { kitFor, type Kit } from '../kits/kit';
 import { stockKey } from '../kits/stock';
+import { substitutesFor, type Substitute } from '../kits/substitutes';
 import { PATTERNS, type PatternId } from '../patterns/index';
 import type { Checkpoint, Design, Given } from '../patterns/pattern';
 import type { SingleSums } from '../patterns/single/sums';
@@ -50,6 +51,8 @@ export interface Sheet {
   readonly checkpoints: readonly Checkpoint[];
   readonly expected: Expectation;
   readonly kit: Kit;
+  /** What could stand in for parts that the store is short of. */
+  readonly substitutes: readonly Substitute[];
   readonly cautions: readonly Caution[];
   readonly findings: readonly Finding[];
 }
@@ -80,6 +83,20 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
   const steps = buildSteps(plan, circuit, built, { age, batch: batchOf(choice), walk: steady.walk, extras });
   const minutes = totalMinutes(steps);
   const { students, stock } = request;
+  const kit = kitFor({
+    circuit,
+    plan,
+    supply,
+    lamps: sorts,
+    spareValues: (steady.walk ?? [])
+      .filter((row) => !row.beyond)
+      .slice(1)
+      .map(({ ohms }) => ohms),
+    extras,
+    students,
+    spareRisk: style.spareRisk,
+    stock,
+  });
   return accepted({
     pattern: choice.pattern,
     build,
@@ -95,20 +112,8 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
     soldering: soldering(plan),
     checkpoints,
     expected: expected.value,
-    kit: kitFor({
-      circuit,
-      plan,
-      supply,
-      lamps: sorts,
-      spareValues: (steady.walk ?? [])
-        .filter((row) => !row.beyond)
-        .slice(1)
-        .map(({ ohms }) => ohms),
-      extras,
-      students,
-      spareRisk: style.spareRisk,
-      stock,
-    }),
+    kit,
+    substitutes: substitutesFor(kit, circuit, stock, request.shelf.lamps),
     cautions: cautionsFor({
       supply,
       lamps: steady.design.lamps,

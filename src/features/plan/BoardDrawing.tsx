@@ -6,6 +6,7 @@ import { BoardGround } from './BoardGround';
 import { at, atHole, extentOf, UNIT, viewOf, type View } from './geometry';
 import { DRAWN } from './palette';
 import { PlacedDrawing } from './PlacedDrawing';
+import { PlanSvg } from './PlanSvg';
 
 export interface BoardDrawingProps {
   readonly plan: Plan;
@@ -39,16 +40,7 @@ export function BoardDrawing(props: BoardDrawingProps) {
   const width = Math.max(...corners.map(({ x }) => x)) + 1.1 * UNIT;
   const height = Math.max(...corners.map(({ y }) => y)) + (view === 'flat' ? 1.1 : 0.5) * UNIT;
   return (
-    <svg
-      ref={svgRef}
-      viewBox={`0 0 ${width} ${height}`}
-      xmlns="http://www.w3.org/2000/svg"
-      className="board"
-      data-view={view}
-      role={props.onPick ? 'group' : 'img'}
-      aria-label={title}
-      fontFamily="'Atkinson Hyperlegible Next Variable', sans-serif"
-    >
+    <PlanSvg {...{ width, height, title, view, svgRef }} role={props.onPick ? 'group' : 'img'}>
       <BoardGround plan={plan} supply={props.supply} extent={extent} view={view} />
       {plan.placements.map((placement) => (
         <Placed
@@ -60,7 +52,7 @@ export function BoardDrawing(props: BoardDrawingProps) {
           ring={ringed?.has(placement.part) ?? false}
         />
       ))}
-    </svg>
+    </PlanSvg>
   );
 }
 

@@ -1,6 +1,7 @@
 import type { Ref } from 'react';
 import { Label } from './Label';
 import { DRAWN } from './palette';
+import { PlanSvg } from './PlanSvg';
 
 interface Props {
   readonly title: string;
@@ -13,21 +14,12 @@ const MIDDLES = { plus: 80, minus: 230 } as const;
 /** A coin cell between its tapes: its two faces as each is seen from outside, and the fold from the edge. */
 export function CellFaces({ title, svgRef }: Props) {
   return (
-    <svg
-      ref={svgRef}
-      viewBox="0 0 310 250"
-      xmlns="http://www.w3.org/2000/svg"
-      className="board"
-      data-face="cell"
-      role="img"
-      aria-label={title}
-      fontFamily="'Atkinson Hyperlegible Next Variable', sans-serif"
-    >
+    <PlanSvg width={310} height={250} title={title} face="cell" svgRef={svgRef}>
       <rect x="4" y="4" width="302" height="242" rx="4" fill={DRAWN.board} stroke={DRAWN.edge} />
       <Face face="plus" />
       <Face face="minus" />
       <Edge />
-    </svg>
+    </PlanSvg>
   );
 }
 

@@ -2,6 +2,8 @@ import type { Ref } from 'react';
 import { boardHoles, boardOf, copperOf, holeOf, isOnTheBack, type Hole, type Plan } from '@/core';
 import { at, extentOf, UNIT, viewOf, type Point, type View } from './geometry';
 import { DRAWN } from './palette';
+import { PlanSvg } from './PlanSvg';
+import { BoardEdge, HoleNames, type Place } from './SolderBoard';
 
 interface Props {
   readonly plan: Plan;
@@ -24,27 +26,9 @@ export function CopperSide({ plan, title, held = 'upright', svgRef }: Props) {
   const turned = turnedOver(view, width);
   const board = boardOf(plan);
   const holes = boardHoles(board).filter(({ x, y }) => x < extent.right && y < extent.foot);
-  const [a, b] = [turned({ x: 0.2, y: 0.2 }), turned({ x: extent.right - 0.2, y: extent.foot - 0.2 })];
   return (
-    <svg
-      ref={svgRef}
-      viewBox={`0 0 ${width} ${height}`}
-      xmlns="http://www.w3.org/2000/svg"
-      className="board"
-      data-face="copper"
-      role="img"
-      aria-label={title}
-      fontFamily="'Atkinson Hyperlegible Next Variable', sans-serif"
-    >
-      <rect
-        x={Math.min(a.x, b.x)}
-        y={a.y}
-        width={Math.abs(b.x - a.x)}
-        height={b.y - a.y}
-        rx="3"
-        fill={DRAWN.board}
-        stroke={DRAWN.edge}
-      />
+    <PlanSvg {...{ width, height, title, svgRef }} face="copper">
+      <BoardEdge extent={extent} place={turned} />
       {board.copper === 'strips' ? (
         <Strips plan={plan} holes={holes} place={turned} />
       ) : (
@@ -59,12 +43,10 @@ export function CopperSide({ plan, title, held = 'upright', svgRef }: Props) {
       })}
       <BackWires plan={plan} place={turned} />
       <Joints plan={plan} place={turned} />
-      <HoleNames holes={holes} view={view} place={turned} />
-    </svg>
+      <HoleNames holes={holes} place={turned} />
+    </PlanSvg>
   );
 }
-
-type Place = (hole: Pick<Hole, 'x' | 'y'>) => Point;
 
 /** Turned about the upright edge: what was at the left comes to lie at the right. */
 function turnedOver(view: View, width: number): Place {
@@ -181,30 +163,3 @@ function Joints({ plan, place }: { plan: Plan; place: Place }) {
 }
 
 const SIGNS: Readonly<Record<string, string>> = { plus: ' +', minus: ' −', anode: ' +', cathode: ' −' };
-
-/** Letters and numbers of the holes, as they run when the board is turned over. */
-function HoleNames({ holes, view, place }: { holes: readonly Hole[]; view: View; place: Place }) {
-  const letters = holes.filter(({ x }) => x === 1);
-  const numbers = holes.filter(({ x, y }) => y === 1 && (x === 1 || x % 5 === 0));
-  const down = view === 'down';
-  return (
-    <g fontSize="9.5" fill={DRAWN.soft} textAnchor="middle">
-      {letters.map((hole) => {
-        const { x, y } = place({ x: -0.1, y: hole.y });
-        return (
-          <text key={hole.name} x={down ? x : x + 5} y={y + (down ? 0 : 3.4)}>
-            {hole.column}
-          </text>
-        );
-      })}
-      {numbers.map((hole) => {
-        const { x, y } = place({ x: hole.x, y: -0.1 });
-        return (
-          <text key={hole.name} x={down ? x + 5 : x} y={y + (down ? 3.4 : 0)}>
-            {hole.x}
-          </text>
-        );
-      })}
-    </g>
-  );
-}

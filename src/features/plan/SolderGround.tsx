@@ -1,27 +1,17 @@
 import { boardHoles, boardOf, holeOf, type Plan } from '@/core';
 import { at, UNIT, type Extent, type View } from './geometry';
 import { DRAWN } from './palette';
+import { BoardEdge, HoleNames, type Place } from './SolderBoard';
 
 /** A soldered board seen from the side of the parts: its strips shimmer through with their cuts, or its single pads. */
 export function SolderGround({ plan, extent, view }: { plan: Plan; extent: Extent; view: View }) {
   const board = boardOf(plan);
   const holes = boardHoles(board).filter(({ x, y }) => x < extent.right && y < extent.foot);
-  const [from, to] = [
-    at({ x: 0.2, y: 0.2 }, view),
-    at({ x: extent.right - 0.2, y: extent.foot - 0.2 }, view),
-  ];
+  const place: Place = (hole) => at(hole, view);
   const rows = [...new Set(holes.map(({ y }) => y))];
   return (
     <>
-      <rect
-        x={from.x}
-        y={from.y}
-        width={to.x - from.x}
-        height={to.y - from.y}
-        rx="3"
-        fill={DRAWN.board}
-        stroke={DRAWN.edge}
-      />
+      <BoardEdge extent={extent} place={place} />
       {board.copper === 'strips' &&
         rows.map((y) => {
           const [a, b] = [at({ x: 0.6, y }, view), at({ x: extent.right - 0.6, y }, view)];
@@ -48,26 +38,7 @@ export function SolderGround({ plan, extent, view }: { plan: Plan; extent: Exten
         const hole = holeOf(board, cut);
         return hole && <Cut key={cut} {...at(hole, view)} />;
       })}
-      <g fontSize="9.5" fill={DRAWN.soft} textAnchor="middle" fontFamily="inherit">
-        {rows.map((y) => {
-          const place = at({ x: -0.3, y }, view);
-          return (
-            <text key={y} x={place.x} y={place.y + 3.4}>
-              {String.fromCharCode(64 + y)}
-            </text>
-          );
-        })}
-        {holes
-          .filter(({ y, x }) => y === 1 && (x === 1 || x % 5 === 0))
-          .map((hole) => {
-            const place = at({ x: hole.x, y: -0.1 }, view);
-            return (
-              <text key={hole.name} x={place.x} y={place.y}>
-                {hole.x}
-              </text>
-            );
-          })}
-      </g>
+      <HoleNames holes={holes} place={place} />
     </>
   );
 }

@@ -1,4 +1,12 @@
-import { formatPercent, type Extra, type HouseStyle, type Kit, type Sheet, type StockSpec } from '@/core';
+import {
+  formatPercent,
+  formatQuantity,
+  type Extra,
+  type HouseStyle,
+  type Kit,
+  type Sheet,
+  type StockSpec,
+} from '@/core';
 import { CAUTION_WORDS } from '@/messages/cautions';
 import { stockName } from '@/messages/names';
 import { money } from '@/messages/money';
@@ -81,7 +89,12 @@ function KitTable({ sheet, style, csvHref }: Pick<Props, 'sheet' | 'style' | 'cs
         </tbody>
         <tfoot>
           <tr>
-            <th scope="row">one kit {cents(kit.eachCents)}</th>
+            <th scope="row">
+              one kit {cents(kit.eachCents)}
+              {kit.aloneCents > kit.eachCents && (
+                <span className="small-print"> {cents(kit.aloneCents)} for one who buys whole packs</span>
+              )}
+            </th>
             <td colSpan={5} className="amount">
               to buy now
             </td>
@@ -89,6 +102,13 @@ function KitTable({ sheet, style, csvHref }: Pick<Props, 'sheet' | 'style' | 'cs
           </tr>
         </tfoot>
       </table>
+      {sheet.substitutes.map(({ key, instead, have, lamp, before, after }) => (
+        <p key={key} className="small-print mt-2">
+          Instead of {nameOf(kit, key)}, of which there are too few: {stockName(instead)}, {have} in store.
+          All kits alike, {lamp} then carries {formatQuantity(after, 'A')} in place of{' '}
+          {formatQuantity(before, 'A')}.
+        </p>
+      ))}
       <p className="small-print mt-2">
         Spares: so many that the chance of running out of a part is at most {formatPercent(style.spareRisk)},
         when a class loses {lossWords(kit)}.
@@ -130,4 +150,9 @@ const LOST: Readonly<Record<StockSpec['kind'], string>> = {
 function lossWords({ lines }: Kit): string {
   const rates = new Map(lines.map(({ spec, lossRate }) => [LOST[spec.kind], lossRate]));
   return [...rates].map(([name, rate]) => `${formatPercent(rate)} of its ${name}`).join(', ');
+}
+
+function nameOf({ lines }: Kit, key: string): string {
+  const line = lines.find((other) => other.key === key);
+  return line ? stockName(line.spec) : key;
 }
