@@ -140,14 +140,14 @@ function Joints({ plan, place }: { plan: Plan; place: Place }) {
       })),
     );
   return joints.map((joint) => {
-    // A name stands at the right of its joint, or at the left where the next joint is in its way.
+    // A name stands above its joint at the right, or below it at the left where the next joint is in its way.
     const left = joints.some(({ x, y }) => y === joint.y && x > joint.x && x - joint.x < 2 * UNIT);
     return (
       <g key={joint.hole} data-joint={joint.hole}>
         <circle cx={joint.x} cy={joint.y} r="4.4" fill={DRAWN.leg} stroke={DRAWN.ink} strokeWidth="1" />
         <text
           x={joint.x + (left ? -6 : 6)}
-          y={joint.y - 4}
+          y={joint.y + (left ? 11 : -4)}
           textAnchor={left ? 'end' : 'start'}
           fontSize="8.4"
           fill={DRAWN.ink}
