@@ -198,6 +198,7 @@ export {
 } from './sheet/choice';
 export type { SheetRequest } from './sheet/request';
 export { cheatSheet, type CheatCell, type CheatSheet } from './sheet/cheatSheet';
+export type { Goal } from './sheet/goals';
 export { makeSheet, workOut, type Sheet } from './sheet/sheet';
 // formats
 export {

@@ -21,6 +21,7 @@ import { steadySums, type SteadySums } from '../patterns/steady/figures';
 import type { LampSorts } from '../patterns/steady/parts';
 import { cautionsFor, type Caution } from './cautions';
 import { DEFAULT_BUILD, type Build, type PatternChoice } from './choice';
+import { goalsOf, type Goal } from './goals';
 import { planFor } from './planFor';
 import type { SheetRequest } from './request';
 
@@ -35,6 +36,8 @@ export interface Sheet {
   /** The working of one lamp, line by line; only the one-lamp lesson has it. */
   readonly sums?: SingleSums;
   readonly steady: SteadySums;
+  /** The aim as conditions, checked on the solved circuit. */
+  readonly goals: readonly Goal[];
   readonly plan: Plan;
   readonly quality: Quality;
   readonly method: Method | 'kept';
@@ -105,6 +108,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
     sorts,
     ...(sums ? { sums } : {}),
     steady,
+    goals: goalsOf(choice.pattern, steady, built.asWanted),
     ...planned.value,
     steps,
     minutes,

@@ -6,6 +6,7 @@ import { LEVEL_WORDS } from '@/messages/levels';
 import { talkFor } from '@/messages/talk';
 import type { LessonContent } from '@/server/repositories/lessons';
 import { ComesAfter } from '../aim/ComesAfter';
+import { GoalsSection } from '../aim/GoalsSection';
 import { TalkSection } from '../aim/TalkSection';
 import { TimeSection } from '../aim/TimeSection';
 import { WordsSection } from '../aim/WordsSection';
@@ -86,6 +87,7 @@ export function AimStage({ content, sheet, course, words, sheetHref, onChange }:
         </div>
       </section>
       <ComesAfter pattern={content.choice.pattern} course={course} />
+      {sheet && <GoalsSection goals={sheet.goals} />}
       {sheet && <TimeSection time={sheet.time} />}
       {sheet && <TalkSection sheet={sheet} />}
       {sheet && <WordsSection sheet={sheet} level={content.level} own={words} />}

@@ -1,0 +1,17 @@
+import type { Goal } from '@/core';
+import { AGE_NAMES } from './names';
+import { listWords } from './stepWords';
+
+const GOALS: Readonly<Record<Goal['code'], (goal: Goal) => string>> = {
+  'all-lit': ({ age }) => `Every lamp is lit, with the supply ${age ? AGE_NAMES[age] : 'as it is'}`,
+  'one-takes-all': () => 'One lamp takes the current, and the others stay dark',
+  'lights-in-order': () => 'The lamps come on one after another as the volts rise',
+  'within-limit': () => 'No lamp is above its limit, at any age of the supply',
+  'board-makes-it': () => 'The board, read back, makes this circuit',
+};
+
+/** What the circuit must do; where it does not, which lamps fail it. */
+export function goalWords(goal: Goal): string {
+  const but = goal.met || goal.parts.length === 0 ? '' : `, but not ${listWords(goal.parts)}`;
+  return `${GOALS[goal.code](goal)}${but}.`;
+}
