@@ -22,6 +22,8 @@ export interface SumLine {
   readonly name: string;
   readonly work: string;
   readonly figure: string;
+  /** What the sum was made for. */
+  readonly strong?: boolean;
 }
 
 export interface SumBlock {

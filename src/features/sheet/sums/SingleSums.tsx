@@ -16,8 +16,10 @@ import {
 } from '@/core';
 import { ResistorDrawing } from '@/features/plan/ResistorDrawing';
 import { AGE_NAMES, BRIGHTNESS_WORDS } from '@/messages/names';
+import type { SumLine } from '@/messages/levels';
 import { schoolWords } from '@/messages/schools';
 import { Changed } from '../Changed';
+import { SumRows } from './SumBlockTable';
 import { Heads } from '@/ui/Heads';
 
 const V = (volts: number) => formatQuantity(volts, 'V');
@@ -42,15 +44,7 @@ export function WorkingTable({ sums, style }: { sums: SingleSums; style: HouseSt
       <h2>Sums</h2>
       <table className="table sums">
         <tbody>
-          {working(sums, style).map(({ name, work, figure, strong }) => (
-            <tr key={name}>
-              <th scope="row">{name}</th>
-              <td className="soft">{work}</td>
-              <td className={strong ? 'amount strong' : 'amount'}>
-                <Changed>{figure}</Changed>
-              </td>
-            </tr>
-          ))}
+          <SumRows lines={working(sums, style)} />
           <BandsRow count={4} bands={sums.bands4} ohms={sums.chosen} />
           <BandsRow count={5} bands={sums.bands5} ohms={sums.chosen} />
         </tbody>
@@ -59,14 +53,7 @@ export function WorkingTable({ sums, style }: { sums: SingleSums; style: HouseSt
   );
 }
 
-interface Line {
-  readonly name: string;
-  readonly work: string;
-  readonly figure: string;
-  readonly strong?: boolean;
-}
-
-function working(sums: SingleSums, style: HouseStyle): Line[] {
+function working(sums: SingleSums, style: HouseStyle): SumLine[] {
   const { supply, supplyFigures, lampVolts, voltsLeft, wanted, loopOhms, exactOhms, around, design } = sums;
   const perCell = supplyFigures.volts / supply.cells;
   const cells = SUPPLIES[supply.kind].cellsMost > 1 && supply.cells > 1;

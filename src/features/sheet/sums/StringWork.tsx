@@ -9,7 +9,7 @@ import {
 } from '@/core';
 import { lampName } from '@/messages/names';
 import { listWords } from '@/messages/stepWords';
-import { Changed } from '../Changed';
+import { SumRows } from './SumBlockTable';
 
 const V = (volts: number) => formatQuantity(volts, 'V');
 
@@ -23,15 +23,7 @@ export function StringWork({ steady, style }: { steady: SteadySums; style: House
       </h2>
       <table className="table sums">
         <tbody>
-          {lines(sum, steady, style).map(({ name, work, figure, strong }) => (
-            <tr key={name}>
-              <th scope="row">{name}</th>
-              <td className="soft">{work}</td>
-              <td className={strong ? 'amount strong' : 'amount'}>
-                <Changed>{figure}</Changed>
-              </td>
-            </tr>
-          ))}
+          <SumRows lines={lines(sum, steady, style)} />
         </tbody>
       </table>
     </section>

@@ -1,4 +1,5 @@
-import type { SumBlock } from '@/messages/levels';
+import type { SumBlock, SumLine } from '@/messages/levels';
+import { Changed } from '../Changed';
 
 /** One sum in a few lines. */
 export function SumBlockTable({ block }: { block: SumBlock }) {
@@ -7,15 +8,22 @@ export function SumBlockTable({ block }: { block: SumBlock }) {
       <h2>{block.title}</h2>
       <table className="table sums">
         <tbody>
-          {block.lines.map(({ name, work, figure }) => (
-            <tr key={name}>
-              <th scope="row">{name}</th>
-              <td className="soft">{work}</td>
-              <td className="amount">{figure}</td>
-            </tr>
-          ))}
+          <SumRows lines={block.lines} />
         </tbody>
       </table>
     </section>
   );
+}
+
+/** Lines of working: what it is, how it comes about, and the figure. */
+export function SumRows({ lines }: { lines: readonly SumLine[] }) {
+  return lines.map(({ name, work, figure, strong }) => (
+    <tr key={name}>
+      <th scope="row">{name}</th>
+      <td className="soft">{work}</td>
+      <td className={strong ? 'amount strong' : 'amount'}>
+        <Changed>{figure}</Changed>
+      </td>
+    </tr>
+  ));
 }
