@@ -2,11 +2,11 @@ import { lessons } from '@/server/repositories/lessons';
 import { database } from '@/server/db/connection';
 import { fillDemo } from './fill';
 
-/** Fills the database that MIVVET_DB names, unless it holds lessons already. */
+/** Fills the database that MIVVET_DB names, unless it holds lessons already; around now, or the instant that is given. */
 async function main(): Promise<void> {
   if ((await lessons()).length > 0) console.log('The demo course is there already.');
   else {
-    await fillDemo(new Date());
+    await fillDemo(process.argv[2] === undefined ? new Date() : new Date(process.argv[2]));
     console.log('Filled in the model-harbour course.');
   }
   await (await database()).destroy();

@@ -7,5 +7,7 @@ import { must, serve, tool } from '../../scripts/bootstrap.mjs';
 const port = process.argv[2] ?? '4270';
 const folder = mkdtempSync(path.join(os.tmpdir(), 'mivvet-e2e-'));
 const env = { MIVVET_DB: path.join(folder, 'e2e.sqlite'), NEXT_TELEMETRY_DISABLED: '1' };
-must(process.execPath, [tool('tsx/dist/cli.mjs'), 'src/demo/main.ts'], env);
+// A course that began today would be yesterday's for tests that run past midnight.
+const soon = new Date(Date.now() + 30 * 60_000).toISOString();
+must(process.execPath, [tool('tsx/dist/cli.mjs'), 'src/demo/main.ts', soon], env);
 serve([tool('next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', port], env);
