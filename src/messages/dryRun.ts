@@ -23,6 +23,8 @@ export function ruinWords({ part, how, lasting, figure }: Ruin): string {
   switch (how) {
     case 'lamp':
       return `${part} carries ${lasting === 'weeks' ? '' : 'at least '}${formatQuantity(figure, 'A')} and fails ${when}.`;
+    case 'reverse':
+      return `${part} has ${formatQuantity(figure, 'V')} against its direction, more than a lamp stands: it may be ruined.`;
     case 'resistor':
       return `${part} turns ${formatQuantity(figure, 'W', 2)} into heat: it chars ${when}.`;
     case 'supply':

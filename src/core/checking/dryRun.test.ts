@@ -64,6 +64,12 @@ describe('one lamp damaged on purpose', () => {
 });
 
 describe('several lamps', () => {
+  it('a reversed nine-volt block: a lamp by itself gets more than it stands in reverse, one of two does not', () => {
+    const ruins = find(runsOf(patternSheet('strings')), 'supply-reversed').ruins;
+    expect(ruins.map(({ part, how }) => [part, how])).toEqual([['D5', 'reverse']]);
+    expect(ruins[0]!.figure).toBeCloseTo(9.5, 2);
+  });
+
   it('a reversed lamp darkens its own string and no other', () => {
     const sheet = patternSheet('strings');
     const run = find(runsOf(sheet), 'lamp-reversed', { part: 'D1' });

@@ -1,4 +1,5 @@
 import { brightnessAt, type Brightness } from '../catalogue/brightness';
+import { LAMPS } from '../catalogue/lamps';
 import type { MeterFigures } from '../catalogue/meter';
 import { isKind, partOf, type Circuit, type Part } from '../circuit/circuit';
 import type { Checkpoint } from '../patterns/pattern';
@@ -13,9 +14,9 @@ export type Lasting = 'at once' | 'seconds' | 'minutes' | 'weeks';
 
 export interface Ruin {
   readonly part: string;
-  readonly how: 'lamp' | 'resistor' | 'supply';
+  readonly how: 'lamp' | 'reverse' | 'resistor' | 'supply';
   readonly lasting: Lasting;
-  /** Current of a lamp or supply, watts of a resistor. */
+  /** Current of a lamp or supply, volts against a lamp's direction, watts of a resistor. */
   readonly figure: number;
 }
 
@@ -130,10 +131,11 @@ function ruinsIn(circuit: Circuit, solved: Solved): Ruin[] {
     const figures = solved.parts[part.id];
     if (!figures) return [];
     if (isKind(part, 'led')) {
+      // All lamps of the part table stand the same in reverse.
+      if (figures.volts < -LAMPS.red.reverseLimit)
+        return [{ part: named(part.id), how: 'reverse', lasting: 'weeks', figure: -figures.volts }];
       const lasting = LAMP_LASTS.find(([share]) => figures.amps > share * part.params.maxAmps)?.[1];
-      return lasting
-        ? [{ part: part.id.replace(' turned', ''), how: 'lamp', lasting, figure: figures.amps }]
-        : [];
+      return lasting ? [{ part: named(part.id), how: 'lamp', lasting, figure: figures.amps }] : [];
     }
     if (isKind(part, 'resistor') && part.params.watts < 100) {
       const lasting = RESISTOR_LASTS.find(([share]) => figures.watts > share * part.params.watts)?.[1];
@@ -148,6 +150,11 @@ function ruinsIn(circuit: Circuit, solved: Solved): Ruin[] {
     }
     return [];
   });
+}
+
+/** A turned lamp goes under its own name. */
+function named(id: string): string {
+  return id.replace(' turned', '');
 }
 
 /** Resistors that are warm to the touch: above half of their rating. */
