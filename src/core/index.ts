@@ -142,7 +142,7 @@ export { asBuilt, type AsBuilt } from './board/asBuilt';
 export { extraPart } from './board/readBack';
 export { layOut, type LaidOut, type LayoutRequest } from './board/layout/layOut';
 export { fewestWires, qualityOf, type Quality } from './board/layout/score';
-export { stageLists, wiringOf } from './board/layout/wiring';
+export { blockLists, wiringOf } from './board/layout/wiring';
 export { diagramOf, type Diagram } from './diagram/diagram';
 export { currentPaths } from './diagram/paths';
 // patterns
@@ -160,8 +160,8 @@ export { DEFAULT_STYLE, ROUNDINGS, styleSchema, type HouseStyle, type Rounding }
 // assembly
 export type { LessonTime } from './assembly/lessonTime';
 export { AGE_GROUPS, type AgeGroup } from './assembly/pace';
-export type { LegPlace, Piece, StageReading, Step } from './assembly/step';
-export { stagesOf, type Stage } from './assembly/stages';
+export type { LegPlace, Piece, GateReading, Step } from './assembly/step';
+export { blocksOf, type Block } from './assembly/blocks';
 export { tapesOf, type Tape } from './assembly/taped';
 // checking
 export { benchState, expandedUncertainty, judge, type Verdict, type VerdictName } from './checking/verdict';

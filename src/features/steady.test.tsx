@@ -17,7 +17,7 @@ import { ZoneChart } from './charts/ZoneChart';
 import { PatternSign } from './lessons/PatternSign';
 import { BoardDrawing } from './plan/BoardDrawing';
 import { BoardWords } from './sheet/plan/BoardWords';
-import { SentenceBar } from './sheet/SentenceBar';
+import { WishBar } from './sheet/WishBar';
 import { KitStage } from './sheet/stages/KitStage';
 import { PartsStage } from './sheet/stages/PartsStage';
 import { OneStep } from './sheet/steps/OneStep';
@@ -39,9 +39,7 @@ describe.each(PATTERN_IDS)('the stages of %s', (pattern) => {
   const choice = choiceWith(pattern, {}, board);
 
   it('have a sentence whose words are inputs with names', () => {
-    const markup = renderToStaticMarkup(
-      <SentenceBar choice={choice} style={DEFAULT_STYLE} onChange={nothing} />,
-    );
+    const markup = renderToStaticMarkup(<WishBar choice={choice} style={DEFAULT_STYLE} onChange={nothing} />);
     const inputs = markup.match(/<(?:select|input)[^>]*>/gu) ?? [];
     expect(inputs.length).toBeGreaterThan(2);
     for (const input of inputs) expect(input).toMatch(/aria-label="[^"]+"/u);

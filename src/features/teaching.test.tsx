@@ -5,8 +5,8 @@ import { StudentSheet } from './print/StudentSheet';
 import { ComesAfter } from './sheet/aim/ComesAfter';
 import { TimeSection } from './sheet/aim/TimeSection';
 import { ExtrasSection } from './sheet/kit/ExtrasSection';
-import { Batteries } from './sheet/sentences/batteries';
-import { SupplyWords } from './sheet/sentences/SupplyWords';
+import { Batteries } from './sheet/wish/batteries';
+import { SupplyWords } from './sheet/wish/SupplyWords';
 import { BatteryTable } from './store/BatteryTable';
 
 jest.mock('next/navigation', () => ({ useRouter: () => ({ refresh: () => undefined }) }));

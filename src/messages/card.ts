@@ -1,6 +1,6 @@
 import { cautionsAt, type Sheet } from '@/core';
 import { CAUTION_WORDS } from './cautions';
-import { lessonSentence } from './lessonSentence';
+import { lessonLine } from './lessonLine';
 import { stockName } from './names';
 import { stepWords } from './steps';
 
@@ -10,7 +10,7 @@ export function cardMarkdown(title: string, sheet: Sheet): string {
   const lines = [
     `# ${title}`,
     '',
-    `${lessonSentence(sheet)}. About ${Math.round(sheet.minutes)} minutes.`,
+    `${lessonLine(sheet)}. About ${Math.round(sheet.minutes)} minutes.`,
     '',
     ...start.map(({ code }) => `> ${CAUTION_WORDS[code]}\n`),
     '## Parts',

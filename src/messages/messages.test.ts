@@ -4,7 +4,7 @@ import { likeliestWords, nextWords } from './causes';
 import { CAUTION_WORDS } from './cautions';
 import { sentence } from './findings';
 import { holeName, stripName } from './holes';
-import { lessonSentence } from './lessonSentence';
+import { lessonLine } from './lessonLine';
 import { money } from './money';
 import { partName, stockName, supplyName } from './names';
 import { schoolWords } from './schools';
@@ -61,7 +61,7 @@ describe('names', () => {
   });
 
   it('of a lesson in one line', () => {
-    expect(plain(lessonSentence(sheetWith()))).toBe('red lamp, 330 Ω, 3 AA cells, fresh: 8.85 mA');
+    expect(plain(lessonLine(sheetWith()))).toBe('red lamp, 330 Ω, 3 AA cells, fresh: 8.85 mA');
   });
 });
 

@@ -1,5 +1,5 @@
 import { formatQuantity, THIN, type Sheet } from '@/core';
-import { lessonSentence } from './lessonSentence';
+import { lessonLine } from './lessonLine';
 import { checkpointName, stockName } from './names';
 
 /** A picture code holds so much text at a size that a phone still reads off paper. */
@@ -14,6 +14,6 @@ export function inShort(title: string, sheet: Sheet): string {
     ({ id, unit, low, high }) =>
       `${checkpointName(id)}: ${formatQuantity(low, unit)} to ${formatQuantity(high, unit)}`,
   );
-  const text = [title, lessonSentence(sheet), ...parts, ...readings].join('\n').replaceAll(THIN, ' ');
+  const text = [title, lessonLine(sheet), ...parts, ...readings].join('\n').replaceAll(THIN, ' ');
   return text.length > TEXT_MOST ? `${text.slice(0, TEXT_MOST - 1)}…` : text;
 }

@@ -4,7 +4,7 @@ import { damageWords, ruinWords } from './dryRun';
 import { sentence } from './findings';
 import { holeName, stripName } from './holes';
 import { lengthWords } from './lengths';
-import { lessonSentence } from './lessonSentence';
+import { lessonLine } from './lessonLine';
 import { checkpointName, legName, partName, probeWords, stockName } from './names';
 import { solderWords } from './soldering';
 import { listWords, valueOf } from './stepWords';
@@ -65,13 +65,13 @@ describe('names of parts, legs and checkpoints', () => {
 
 describe('lessons in one line', () => {
   it('count lamps by colour', () => {
-    expect(plain(lessonSentence(patternSheet('strings')))).toBe(
+    expect(plain(lessonLine(patternSheet('strings')))).toBe(
       '3 blue and 2 red lamps, one 9 V block, fresh: 22.6 mA',
     );
-    expect(plain(lessonSentence(patternSheet('hogging')))).toMatch(
+    expect(plain(lessonLine(patternSheet('hogging')))).toMatch(
       /^red, green \(bright type\) and blue lamps, bench supply/u,
     );
-    expect(plain(lessonSentence(patternSheet('dimmer')))).toMatch(/^yellow lamp, 3 AA cells/u);
+    expect(plain(lessonLine(patternSheet('dimmer')))).toMatch(/^yellow lamp, 3 AA cells/u);
   });
 
   it('put on each part what stands on it', () => {

@@ -8,7 +8,7 @@ import {
   type LegPlace,
   type Piece,
   type Sheet,
-  type StageReading,
+  type GateReading,
   type Step,
 } from '@/core';
 import { gateWords } from './gates';
@@ -41,10 +41,10 @@ const WORDS: { readonly [A in Step['action']]: (step: Of<A>, sheet: Sheet) => St
     title: `The same again for ${rowWords(step.rows, sheet)}.`,
     detail: `Like part ${step.like}: ${step.pieces.map((piece) => pieceWords(piece, sheet)).join('; ')}.`,
     ...cueOf(step.pieces),
-    why: `Part ${step.stage} is built like part ${step.like}, with the same values.`,
+    why: `Part ${step.block} is built like part ${step.like}, with the same values.`,
   }),
   'change-part': changeWords,
-  'stage-gate': stageWords,
+  'block-gate': stageWords,
   cut: cutWords,
   'solder-batch': batchWords,
   inspect: inspectWords,
@@ -199,14 +199,14 @@ function lampsBehind(resistor: string, { steady }: Sheet) {
   return lamps.filter(({ part }) => own.lamps.some((lamp) => lamp.part === part));
 }
 
-function stageWords(step: Extract<Step, { action: 'stage-gate' }>, sheet: Sheet): StepWords {
+function stageWords(step: Extract<Step, { action: 'block-gate' }>, sheet: Sheet): StepWords {
   const soldered = buildType(boardOf(sheet.plan)) === 'soldered';
   const lit =
     step.lit.length === 0
       ? 'Nothing lights yet'
       : `${listWords(step.lit)} ${step.lit.length === 1 ? 'lights' : 'light'}`;
   return {
-    title: `Stop: test ${soldered ? 'batch' : 'part'} ${step.stage} of ${step.of}.`,
+    title: `Stop: test ${soldered ? 'batch' : 'part'} ${step.block} of ${step.of}.`,
     detail: [
       'Power on for a moment, minus first.',
       `${lit}.`,
@@ -218,7 +218,7 @@ function stageWords(step: Extract<Step, { action: 'stage-gate' }>, sheet: Sheet)
   };
 }
 
-function readingWords({ part, measure, value }: StageReading): string {
+function readingWords({ part, measure, value }: GateReading): string {
   return measure === 'volts'
     ? `Across ${part} the meter reads about ${formatQuantity(value, 'V')}.`
     : `This batch by itself adds about ${formatQuantity(value, 'A')} to the supply’s current.`;

@@ -6,7 +6,7 @@ import {
   type Sheet,
   type SheetRequest,
 } from '@/core';
-import { lessonSentence } from '@/messages/lessonSentence';
+import { lessonLine } from '@/messages/lessonLine';
 import { DRAWS, requestFor, sheetSurroundings } from './lessonSheet';
 import { group } from './repositories/groups';
 import { lesson } from './repositories/lessons';
@@ -29,7 +29,7 @@ export async function workOutFor(lessonId: number, groupId: number): Promise<Out
   if (!made.ok) return made;
   const sheet = made.value;
   const summary: SessionSummary = {
-    sentence: lessonSentence(sheet),
+    sentence: lessonLine(sheet),
     lessonVersion: held.version,
     kit: sheet.kit.lines.map(({ key, spec, each, need, have, short }) => ({
       key,

@@ -1,6 +1,6 @@
 import { workOut, type SheetRequest } from '@/core';
 import { sentences } from '@/messages/findings';
-import { lessonSentence } from '@/messages/lessonSentence';
+import { lessonLine } from '@/messages/lessonLine';
 import type { Lesson, LessonContent } from './repositories/lessons';
 import { houseStyle, meter } from './repositories/settings';
 import { shelf, stockRows } from './repositories/stock';
@@ -38,5 +38,5 @@ export function requestFor(
 export function lessonInShort(lesson: Lesson, surroundings: SheetSurroundings): string {
   const request = requestFor(lesson, surroundings);
   const worked = workOut(request, true);
-  return worked.ok ? lessonSentence(worked.value) : sentences(worked.findings);
+  return worked.ok ? lessonLine(worked.value) : sentences(worked.findings);
 }

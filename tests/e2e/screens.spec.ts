@@ -1,18 +1,18 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 
-const stagesOf = (lesson: number, ...stages: readonly string[]) =>
+const blocksOf = (lesson: number, ...stages: readonly string[]) =>
   stages.map((stage) => `/lessons/${lesson}?stage=${stage}`);
 
 /** Every screen, in groups that are walked side by side. */
 const SCREENS: Readonly<Record<string, readonly string[]>> = {
-  'the first lesson': stagesOf(1, 'aim', 'parts', 'sums', 'plan', 'steps', 'checks', 'kit', 'class'),
+  'the first lesson': blocksOf(1, 'aim', 'parts', 'sums', 'plan', 'steps', 'checks', 'kit', 'class'),
   'other lessons': [
-    ...stagesOf(4, 'steps'),
-    ...stagesOf(6, 'sums', 'try'),
-    ...stagesOf(9, 'plan', 'parts'),
-    ...stagesOf(11, 'plan'),
-    ...stagesOf(12, 'steps'),
+    ...blocksOf(4, 'steps'),
+    ...blocksOf(6, 'sums', 'try'),
+    ...blocksOf(9, 'plan', 'parts'),
+    ...blocksOf(11, 'plan'),
+    ...blocksOf(12, 'steps'),
   ],
   'the house': ['/', '/lessons', '/store', '/cheat-sheet', '/settings', '/glossary', '/circuits'],
   'classes and paper': [

@@ -2,7 +2,7 @@ import { patternSheet, sheetWith } from '../../../tests/support/sheets';
 import type { Sheet } from '../sheet/sheet';
 import { solve } from '../solver/solve';
 import { AGE_FACTORS } from './pace';
-import { partial, stagesOf } from './stages';
+import { partial, blocksOf } from './blocks';
 import { soldering, totalMinutes } from './steps';
 import { tapesOf } from './taped';
 
@@ -10,22 +10,22 @@ const actions = (sheet: Sheet) => sheet.steps.map(({ action }) => action);
 const step = <A extends Sheet['steps'][number]['action']>(sheet: Sheet, action: A) =>
   sheet.steps.filter((s): s is Extract<Sheet['steps'][number], { action: A }> => s.action === action);
 
-describe('stages of a plan', () => {
+describe('blocks of a plan', () => {
   const panel = patternSheet('panel', { rows: 1, columns: 4 }, 'half');
 
   it('are its strings in the order of the lesson, like ones said to be like', () => {
-    const stages = stagesOf(panel.plan, panel.circuit);
-    expect(stages.map(({ pieces }) => pieces.map(({ part }) => part))).toEqual([
+    const blocks = blocksOf(panel.plan, panel.circuit);
+    expect(blocks.map(({ pieces }) => pieces.map(({ part }) => part))).toEqual([
       ['R1', 'D1'],
       ['R2', 'D2'],
       ['R3', 'D3'],
       ['R4', 'D4'],
     ]);
-    expect(stages.map(({ like }) => like)).toEqual([undefined, 1, 1, 1]);
+    expect(blocks.map(({ like }) => like)).toEqual([undefined, 1, 1, 1]);
   });
 
   it('hold every wire once', () => {
-    const wires = stagesOf(panel.plan, panel.circuit).flatMap(({ jumpers }) =>
+    const wires = blocksOf(panel.plan, panel.circuit).flatMap(({ jumpers }) =>
       jumpers.map(({ part }) => part),
     );
     const placed = panel.plan.placements.filter(({ kind }) => kind === 'jumper').map(({ part }) => part);
@@ -34,13 +34,13 @@ describe('stages of a plan', () => {
 
   it('are alike only with the same values', () => {
     const mixed = patternSheet('strings', {}, 'half');
-    const stages = stagesOf(mixed.plan, mixed.circuit);
-    expect(stages.map(({ like }) => like)).toEqual([undefined, undefined, undefined]);
+    const blocks = blocksOf(mixed.plan, mixed.circuit);
+    expect(blocks.map(({ like }) => like)).toEqual([undefined, undefined, undefined]);
   });
 
   it('make a part of the circuit that the meter can already be put to', () => {
-    const stages = stagesOf(panel.plan, panel.circuit);
-    const two = partial(panel.circuit, stages, 2);
+    const blocks = blocksOf(panel.plan, panel.circuit);
+    const two = partial(panel.circuit, blocks, 2);
     expect(two.parts.map(({ id }) => id)).toEqual(['B1', 'R1', 'D1', 'R2', 'D2']);
     const solved = solve(two);
     expect(solved.ok && -solved.value.parts['B1']!.amps).toBeCloseTo(
@@ -55,12 +55,12 @@ describe('a card for plugging', () => {
 
   it('builds the first string in full, then says the same again, with a test between', () => {
     expect(actions(sheet).slice(-4)).toEqual(['gate', 'connect-supply', 'connect-supply', 'gate']);
-    expect(step(sheet, 'repeat').map(({ stage, like }) => [stage, like])).toEqual([
+    expect(step(sheet, 'repeat').map(({ block, like }) => [block, like])).toEqual([
       [2, 1],
       [3, 1],
       [4, 1],
     ]);
-    expect(step(sheet, 'stage-gate').map(({ stage, lit }) => [stage, lit])).toEqual([
+    expect(step(sheet, 'block-gate').map(({ block, lit }) => [block, lit])).toEqual([
       [1, ['D1']],
       [2, ['D1', 'D2']],
       [3, ['D1', 'D2', 'D3']],
@@ -68,7 +68,7 @@ describe('a card for plugging', () => {
   });
 
   it('tells what the newest resistor reads by then', () => {
-    const [gate] = step(sheet, 'stage-gate');
+    const [gate] = step(sheet, 'block-gate');
     const own = sheet.steady.design.lamps[0]!;
     expect(gate!.readings[0]).toMatchObject({ part: 'R1', measure: 'volts' });
     const ohms = sheet.steady.strings[0]!.chosen;
@@ -96,7 +96,7 @@ describe('a card for plugging', () => {
   });
 
   it('leaves a one-string card without tests half-way', () => {
-    expect(step(sheetWith(), 'stage-gate')).toHaveLength(0);
+    expect(step(sheetWith(), 'block-gate')).toHaveLength(0);
   });
 });
 
@@ -130,7 +130,7 @@ describe('a card for soldering', () => {
   });
 
   it('tests each batch by the current that it alone adds', () => {
-    const gates = step(sheet, 'stage-gate');
+    const gates = step(sheet, 'block-gate');
     expect(gates).toHaveLength(2);
     for (const gate of gates) {
       const own = gate.readings.find(({ measure }) => measure === 'amps')!;

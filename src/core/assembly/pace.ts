@@ -7,8 +7,8 @@ export const PACE = {
   'place-part': 1.5,
   'connect-supply': 0.75,
   gate: 2.5,
-  'stage-gate': 1.5,
-  /** A stage like one that was built already, for each of its pieces. */
+  'block-gate': 1.5,
+  /** A block like one that was built already, for each of its pieces. */
   repeated: 0.7,
   cut: 0.5,
   /** One joint: heat, feed, look. */

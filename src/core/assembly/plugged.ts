@@ -6,19 +6,19 @@ import { POLARITY } from '../catalogue/polarity';
 import { partOf, type Circuit } from '../circuit/circuit';
 import { PACE } from './pace';
 import { halfBuilt } from './readings';
-import { legPlaces, partial, stagesOf, type Stage } from './stages';
+import { legPlaces, partial, blocksOf, type Block } from './blocks';
 import type { Piece, Step } from './step';
 
 /**
- * The build card of a plug-in board: stage by stage, wires and low parts first, a test after each stage,
+ * The build card of a plug-in board: block by block, wires and low parts first, a test after each block,
  * a look before power, and the supply last of all, minus first.
  */
 export function pluggedSteps(plan: Plan, circuit: Circuit, built: AsBuilt): Step[] {
-  const stages = stagesOf(plan, circuit);
-  const tested = stages.length > 1;
-  const body = stages.flatMap((stage, i) => [
-    ...stageSteps(stage, plan, built),
-    ...(tested && i < stages.length - 1 ? [stageGate(stage, stages, circuit)] : []),
+  const blocks = blocksOf(plan, circuit);
+  const tested = blocks.length > 1;
+  const body = blocks.flatMap((block, i) => [
+    ...blockSteps(block, plan, built),
+    ...(tested && i < blocks.length - 1 ? [blockGate(block, blocks, circuit)] : []),
   ]);
   return [...body, gate('before-power'), ...supplySteps(plan, circuit), gate('after-power')];
 }
@@ -41,9 +41,9 @@ export function supplySteps(plan: Plan, circuit: Circuit): Step[] {
   }));
 }
 
-function stageSteps(stage: Stage, plan: Plan, built: AsBuilt): Step[] {
-  if (stage.like !== undefined) return [repeatStep(stage, plan)];
-  return [...stage.jumpers.map(jumperStep), ...stage.pieces.map((piece) => partStep(piece, built))];
+function blockSteps(block: Block, plan: Plan, built: AsBuilt): Step[] {
+  if (block.like !== undefined) return [repeatStep(block, plan)];
+  return [...block.jumpers.map(jumperStep), ...block.pieces.map((piece) => partStep(piece, built))];
 }
 
 export function jumperStep(placement: Placement): Step {
@@ -67,32 +67,32 @@ export function partStep(piece: Piece, built: AsBuilt): Step {
   };
 }
 
-function repeatStep(stage: Stage, plan: Plan): Step {
-  const wires = stage.jumpers.map((p): Piece => ({ part: p.part, kind: 'wire', legs: legPlaces('wire', p) }));
-  const pieces = [...wires, ...stage.pieces];
+function repeatStep(block: Block, plan: Plan): Step {
+  const wires = block.jumpers.map((p): Piece => ({ part: p.part, kind: 'wire', legs: legPlaces('wire', p) }));
+  const pieces = [...wires, ...block.pieces];
   const board = boardOf(plan);
   const rows = pieces
     .flatMap(({ legs }) => legs.map(({ hole }) => holeOf(board, hole)))
     .flatMap((hole) => (hole && !hole.rail ? [hole.row] : []));
   return {
-    id: `stage-${stage.number}`,
+    id: `block-${block.number}`,
     action: 'repeat',
-    stage: stage.number,
-    like: stage.like!,
+    block: block.number,
+    like: block.like!,
     pieces,
     rows: [Math.min(...rows), Math.max(...rows)],
     minutes: PACE.repeated * pieces.length,
   };
 }
 
-function stageGate(stage: Stage, stages: readonly Stage[], circuit: Circuit): Step {
+function blockGate(block: Block, blocks: readonly Block[], circuit: Circuit): Step {
   const { lit, readings } = halfBuilt(
-    partial(circuit, stages, stage.number),
-    stage.pieces.map(({ part }) => part),
+    partial(circuit, blocks, block.number),
+    block.pieces.map(({ part }) => part),
   );
-  const minutes = PACE['stage-gate'];
-  const id = `gate-${stage.number}`;
-  return { id, action: 'stage-gate', stage: stage.number, of: stages.length, lit, readings, minutes };
+  const minutes = PACE['block-gate'];
+  const id = `gate-${block.number}`;
+  return { id, action: 'block-gate', block: block.number, of: blocks.length, lit, readings, minutes };
 }
 
 function positiveEnd(piece: Piece, built: AsBuilt) {

@@ -1,11 +1,11 @@
 import { isKind, type Circuit } from '../circuit/circuit';
 import { brightnessAt } from '../catalogue/brightness';
 import { solve } from '../solver/solve';
-import type { StageReading } from './step';
+import type { GateReading } from './step';
 
 export interface HalfBuilt {
   readonly lit: readonly string[];
-  readonly readings: readonly StageReading[];
+  readonly readings: readonly GateReading[];
   readonly amps: number;
 }
 
@@ -22,7 +22,7 @@ export function halfBuilt(circuit: Circuit, newest: readonly string[]): HalfBuil
   const supply = circuit.parts.find((part) => isKind(part, 'supply'));
   const amps = supply ? Math.abs(parts[supply.id]!.amps) : 0;
   const resistor = circuit.parts.find((part) => isKind(part, 'resistor') && newest.includes(part.id));
-  const readings: StageReading[] = resistor
+  const readings: GateReading[] = resistor
     ? [{ part: resistor.id, measure: 'volts', value: Math.abs(parts[resistor.id]!.volts) }]
     : [];
   return { lit, readings, amps };

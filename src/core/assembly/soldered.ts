@@ -3,7 +3,7 @@ import type { Circuit } from '../circuit/circuit';
 import { PACE } from './pace';
 import { gate, supplySteps } from './plugged';
 import { halfBuilt } from './readings';
-import { heightOf, legPlaces, partial, stagesOf, type Stage } from './stages';
+import { heightOf, legPlaces, partial, blocksOf, type Block } from './blocks';
 import type { Piece, Step } from './step';
 
 /** Lamps that are soldered and tested together by those who have soldered before. */
@@ -16,10 +16,10 @@ export const BATCH_MOST = 8;
  * @param batch lamps in one batch, 1 for first-timers
  */
 export function solderedSteps(plan: Plan, circuit: Circuit, batch: number): Step[] {
-  const stages = stagesOf(plan, circuit);
-  const batches = batchesOf(stages, Math.max(1, Math.min(batch, BATCH_MOST)));
+  const blocks = blocksOf(plan, circuit);
+  const batches = batchesOf(blocks, Math.max(1, Math.min(batch, BATCH_MOST)));
   const wires = plan.placements.filter((p) => p.kind === 'jumper');
-  const body = batches.flatMap((own, i) => batchSteps(own, i, batches, stages, circuit));
+  const body = batches.flatMap((own, i) => batchSteps(own, i, batches, blocks, circuit));
   const joints = plan.placements.reduce((sum, p) => sum + Object.keys(p.legs).length, 0);
   const inspect: Step = {
     id: 'inspect',
@@ -42,29 +42,29 @@ export function solderedSteps(plan: Plan, circuit: Circuit, batch: number): Step
 }
 
 /** Stages together in batches; heat-sensitive things come last within each. */
-function batchesOf(stages: readonly Stage[], lamps: number): Stage[][] {
-  const batches: Stage[][] = [];
+function batchesOf(blocks: readonly Block[], lamps: number): Block[][] {
+  const batches: Block[][] = [];
   let count = Infinity;
-  for (const stage of stages) {
-    const own = stage.pieces.filter(({ kind }) => kind === 'led' || kind === 'rgb').length;
+  for (const block of blocks) {
+    const own = block.pieces.filter(({ kind }) => kind === 'led' || kind === 'rgb').length;
     if (count + own > lamps) {
       batches.push([]);
       count = 0;
     }
-    batches[batches.length - 1]!.push(stage);
+    batches[batches.length - 1]!.push(block);
     count += own;
   }
   return batches;
 }
 
 function batchSteps(
-  own: readonly Stage[],
+  own: readonly Block[],
   index: number,
-  batches: readonly (readonly Stage[])[],
-  stages: readonly Stage[],
+  batches: readonly (readonly Block[])[],
+  blocks: readonly Block[],
   circuit: Circuit,
 ): Step[] {
-  const pieces = own.flatMap((stage) => stage.pieces);
+  const pieces = own.flatMap((block) => block.pieces);
   const parts: readonly [Piece[], 'flat' | 'standing'][] = [
     [pieces.filter(({ kind }) => heightOf(kind) < 3), 'flat'],
     [pieces.filter(({ kind }) => heightOf(kind) >= 3), 'standing'],
@@ -87,9 +87,9 @@ function batchSteps(
   });
   if (batches.length === 1) return steps;
   const last = own[own.length - 1]!.number;
-  const before = halfBuilt(partial(circuit, stages, own[0]!.number - 1), []);
+  const before = halfBuilt(partial(circuit, blocks, own[0]!.number - 1), []);
   const now = halfBuilt(
-    partial(circuit, stages, last),
+    partial(circuit, blocks, last),
     pieces.map(({ part }) => part),
   );
   const readings = [...now.readings, { part: 'B1', measure: 'amps' as const, value: now.amps - before.amps }];
@@ -97,12 +97,12 @@ function batchSteps(
     ...steps,
     {
       id: `gate-${index + 1}`,
-      action: 'stage-gate',
-      stage: index + 1,
+      action: 'block-gate',
+      block: index + 1,
       of: batches.length,
       lit: now.lit,
       readings,
-      minutes: PACE['stage-gate'],
+      minutes: PACE['block-gate'],
     },
   ];
 }

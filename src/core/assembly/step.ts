@@ -17,8 +17,8 @@ export interface Piece {
   readonly legs: readonly LegPlace[];
 }
 
-/** What a meter should read there with only the stages built so far. */
-export interface StageReading {
+/** What a meter should read there with only the blocks built so far. */
+export interface GateReading {
   readonly part: string;
   readonly measure: 'volts' | 'amps';
   readonly value: number;
@@ -56,21 +56,21 @@ export type Step = StepBase &
       }
     | { readonly action: 'gate'; readonly gate: 'before-power' | 'after-power' }
     | {
-        /** A stage built like an earlier one. */
+        /** A block built like an earlier one. */
         readonly action: 'repeat';
-        readonly stage: number;
+        readonly block: number;
         readonly like: number;
         readonly pieces: readonly Piece[];
         /** First and last row or column it takes. */
         readonly rows: readonly [number, number];
       }
     | {
-        readonly action: 'stage-gate';
-        readonly stage: number;
+        readonly action: 'block-gate';
+        readonly block: number;
         readonly of: number;
         /** Lamps that light with what is built so far. */
         readonly lit: readonly string[];
-        readonly readings: readonly StageReading[];
+        readonly readings: readonly GateReading[];
       }
     | { readonly action: 'cut'; readonly cuts: readonly string[] }
     | {

@@ -5,7 +5,7 @@ import type { Plan } from '../board/plan';
 import { isKind, type Circuit } from '../circuit/circuit';
 import { PACE } from './pace';
 import { gate, partStep } from './plugged';
-import { stagesOf } from './stages';
+import { blocksOf } from './blocks';
 import type { Step } from './step';
 
 const MM_PER_PITCH = 2.54;
@@ -54,7 +54,7 @@ export function tapedSteps(plan: Plan, circuit: Circuit, built: AsBuilt): Step[]
     to,
     minutes: PACE.tape,
   }));
-  const pieces = stagesOf(plan, circuit).flatMap((stage) => stage.pieces);
+  const pieces = blocksOf(plan, circuit).flatMap((block) => block.pieces);
   const placed = pieces.flatMap((piece): Step[] =>
     piece.kind === 'led'
       ? [

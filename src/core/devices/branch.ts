@@ -1,9 +1,9 @@
-import type { Equations, Instance, Wiring } from './device';
+import type { Equations, Instance, Seat } from './device';
 import { BranchStamp } from './stamps';
 
 /** A two-pin part that keeps (va − vb) = ohms·i + emf: ohms near zero are as exact as large ones. */
 export function ohmsBranchInstance(
-  at: Wiring,
+  at: Seat,
   ohms: number,
   emf: (eq: Equations) => number = () => 0,
 ): Pick<Instance, 'stamp' | 'currents'> & { setOhms(value: number): void } {

@@ -34,7 +34,7 @@ export interface Device<Kind extends string, Fields extends z.ZodRawShape, Param
   /** What differs from part to part; each field has a knob. */
   spreads(params: Params): readonly Spread[];
   /** A part at work in a compiled circuit. */
-  instance(params: Params, at: Wiring): Instance;
+  instance(params: Params, at: Seat): Instance;
 }
 
 export type PinPair = readonly [number, number];
@@ -63,7 +63,7 @@ export interface Spread {
 }
 
 /** Where a part sits, and how it books its places in the Jacobian. */
-export interface Wiring {
+export interface Seat {
   /** Node index of each pin; ground is the last index, −1 a pin that is left out. */
   readonly nodes: Int32Array;
   /** Its first branch unknown. */

@@ -2,7 +2,7 @@ import { LIMITS } from '../numerics/limits';
 import { wrightOmega } from '../numerics/omega';
 import { THERMAL_VOLTS } from '../quantities/constants';
 import type { Amps, Ohms, Volts } from '../quantities/units';
-import type { Instance, Wiring } from './device';
+import type { Instance, Seat } from './device';
 import { quantityField, shareField } from './fields';
 import { StepLimit } from './limiting';
 import { ConductanceStamp } from './stamps';
@@ -103,7 +103,7 @@ export function fitSeriesOhms(
  *
  * @param inside ohms in series that are built into the part, beside the junction's own
  */
-export function junctionInstance(figures: JunctionFigures, at: Wiring, inside: Ohms = 0): Instance {
+export function junctionInstance(figures: JunctionFigures, at: Seat, inside: Ohms = 0): Instance {
   const drop = inside * figures.at;
   const junction = new Junction({ ...figures, rs: figures.rs + inside, vf: figures.vf + drop });
   const [anode, cathode] = [at.nodes[0]!, at.nodes[1]!];

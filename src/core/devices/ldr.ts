@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { LIGHT_SENSOR, LIGHT_SENSOR_SPREAD, type LightSensorFigures } from '../catalogue/light';
 import type { Lux } from '../quantities/units';
-import type { Device, Equations, Instance, Wiring } from './device';
+import type { Device, Equations, Instance, Seat } from './device';
 import { quantityField, shareField } from './fields';
 import { ConductanceStamp } from './stamps';
 
@@ -50,7 +50,7 @@ export const ldr: Device<'ldr', typeof fields, LdrParams> = {
   instance,
 };
 
-function instance(p: LdrParams, at: Wiring): Instance {
+function instance(p: LdrParams, at: Seat): Instance {
   const [a, b] = [at.nodes[0]!, at.nodes[1]!];
   const stamp = new ConductanceStamp(at, a, b);
   const lamps = p.litBy

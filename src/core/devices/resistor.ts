@@ -1,7 +1,7 @@
 import { LIMITS } from '../numerics/limits';
 import type { Ohms, Watts } from '../quantities/units';
 import { ohmsBranchInstance } from './branch';
-import { rectangular, type Device, type Instance, type Wiring } from './device';
+import { rectangular, type Device, type Instance, type Seat } from './device';
 import { ohmsField, quantityField, toleranceField } from './fields';
 import { ConductanceStamp } from './stamps';
 
@@ -32,13 +32,13 @@ export const resistor: Device<'resistor', typeof fields, ResistorParams> = {
   instance: (p, at) => (p.ohms < SMALL_OHMS ? smallOhms(p.ohms, at) : conductanceInstance(p.ohms, at)),
 };
 
-function smallOhms(ohms: Ohms, at: Wiring): Instance {
+function smallOhms(ohms: Ohms, at: Seat): Instance {
   const branch = ohmsBranchInstance(at, Math.max(ohms, LIMITS.idealOhms));
   return { ...branch, knobs: { ohms: (value) => branch.setOhms(Math.max(value, LIMITS.idealOhms)) } };
 }
 
 /** Two pins joined by ohms that are never near zero. */
-export function conductanceInstance(ohms: Ohms, at: Wiring): Instance {
+export function conductanceInstance(ohms: Ohms, at: Seat): Instance {
   const [a, b] = [at.nodes[0]!, at.nodes[1]!];
   const stamp = new ConductanceStamp(at, a, b);
   let siemens = 1 / ohms;

@@ -1,4 +1,4 @@
-import type { Equations, Wiring } from './device';
+import type { Equations, Seat } from './device';
 
 /** A current from one node to another through a part, with its slope by the volts between them. */
 export class ConductanceStamp {
@@ -8,7 +8,7 @@ export class ConductanceStamp {
   private readonly bb: number;
 
   constructor(
-    at: Wiring,
+    at: Seat,
     private readonly a: number,
     private readonly b: number,
   ) {
@@ -43,7 +43,7 @@ export class BranchStamp {
   private readonly iI: number;
 
   constructor(
-    at: Wiring,
+    at: Seat,
     private readonly a: number,
     private readonly b: number,
     private readonly branch: number,
@@ -88,7 +88,7 @@ export class ControlledStamp {
   private readonly toPlus: number;
   private readonly toMinus: number;
 
-  constructor(at: Wiring, from: number, to: number, plus: number, minus: number) {
+  constructor(at: Seat, from: number, to: number, plus: number, minus: number) {
     this.fromPlus = at.entry(from, plus);
     this.fromMinus = at.entry(from, minus);
     this.toPlus = at.entry(to, plus);

@@ -7,7 +7,7 @@ import {
   type TimerFamily,
 } from '../catalogue/timers';
 import { LIMITS } from '../numerics/limits';
-import type { Device, Instance, Wiring } from './device';
+import type { Device, Instance, Seat } from './device';
 import { ConductanceStamp, ControlledStamp } from './stamps';
 import { TimerLatch } from './timerLatch';
 
@@ -71,7 +71,7 @@ class TimerInstance implements Instance {
 
   constructor(
     p: TimerParams,
-    private readonly at: Wiring,
+    private readonly at: Seat,
   ) {
     const { nodes } = at;
     this.figures = TIMERS[p.family];

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { POLARITIES, TRANSISTORS, LEAD_ORDERS, type LeadOrder } from '../catalogue/transistors';
 import { LIMITS } from '../numerics/limits';
 import type { Amps } from '../quantities/units';
-import type { Device, Equations, Instance, Wiring } from './device';
+import type { Device, Equations, Instance, Seat } from './device';
 import { Exponential } from './exponential';
 import { quantityField, shareField } from './fields';
 
@@ -57,7 +57,7 @@ export const transistor: Device<'transistor', typeof fields, TransistorParams> =
   instance,
 };
 
-function instance(p: TransistorParams, at: Wiring): Instance {
+function instance(p: TransistorParams, at: Seat): Instance {
   const [c, b, e] = [at.nodes[0]!, at.nodes[1]!, at.nodes[2]!];
   const pins = [c, b, e];
   const places = pins.map((row) => pins.map((column) => at.entry(row, column)));

@@ -33,7 +33,7 @@ export interface Design<Sums> {
   readonly findings: readonly Finding[];
 }
 
-export interface Given {
+export interface Means {
   readonly shelf: Shelf;
   readonly style: HouseStyle;
   /** Price of one piece in cents by what it is, as `resistor 330`, where the store knows it. */
@@ -48,5 +48,5 @@ export interface Pattern<Id extends string, Params, Sums> {
   readonly params: z.ZodType<Params>;
   defaults(style: HouseStyle): Params;
   /** @returns the design, or the reasons why these wishes cannot be met */
-  design(params: Params, given: Given): Outcome<Design<Sums>>;
+  design(params: Params, means: Means): Outcome<Design<Sums>>;
 }

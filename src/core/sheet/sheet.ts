@@ -15,7 +15,7 @@ import { kitFor, type Kit } from '../kits/kit';
 import { stockKey } from '../kits/stock';
 import { substitutesFor, type Substitute } from '../kits/substitutes';
 import { PATTERNS, type PatternId } from '../patterns/index';
-import type { Checkpoint, Design, Given } from '../patterns/pattern';
+import type { Checkpoint, Design, Means } from '../patterns/pattern';
 import type { SingleSums } from '../patterns/single/sums';
 import { steadySums, type SteadySums } from '../patterns/steady/figures';
 import type { LampSorts } from '../patterns/steady/parts';
@@ -148,12 +148,12 @@ export function workOut(
   const cents = Object.fromEntries(
     stock.map(({ spec, packCents, packSize }) => [stockKey(spec), packCents / packSize]),
   );
-  const given: Given = { shelf, style, cents, brief };
+  const means: Means = { shelf, style, cents, brief };
   if (choice.pattern !== 'single') {
-    const design = designOf(choice, given);
+    const design = designOf(choice, means);
     return design.ok ? accepted({ design: design.value, steady: design.value.sums }) : design;
   }
-  const design = PATTERNS.single.design(choice.params, given);
+  const design = PATTERNS.single.design(choice.params, means);
   if (!design.ok) return design;
   const { circuit, supply, sorts, sums } = design.value;
   const steady = steadySums({ circuit, supply, sorts, strings: [], ratingShare: style.ratingShare });
@@ -162,13 +162,13 @@ export function workOut(
 
 function designOf(
   choice: Exclude<PatternChoice, { pattern: 'single' }>,
-  given: Given,
+  means: Means,
 ): Outcome<Design<SteadySums>> {
   // Each choice carries the parameters of its own pattern; TypeScript cannot see that through the union.
   const pattern = PATTERNS[choice.pattern] as {
-    design(params: unknown, given: Given): Outcome<Design<SteadySums>>;
+    design(params: unknown, means: Means): Outcome<Design<SteadySums>>;
   };
-  return pattern.design(choice.params, given);
+  return pattern.design(choice.params, means);
 }
 
 /** Lamps soldered before a test: what the panel says, all others one string at a time. */

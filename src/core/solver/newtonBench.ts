@@ -1,13 +1,13 @@
 import type { Circuit } from '../circuit/circuit';
 import { DenseLu } from '../numerics/lu';
-import { workbench } from './solve';
+import { prepare } from './solve';
 
 /**
  * The two runs that a benchmark sets side by side: one warm operating point, and one plain dense
  * factor-and-solve of a matrix of the same size.
  */
 export function newtonBench(circuit: Circuit): { solve(): void; dense(): void; size: number } {
-  const bench = workbench(circuit);
+  const bench = prepare(circuit);
   if (!bench.ok) throw new Error('This circuit cannot be compiled.');
   const { compiled, point } = bench.value;
   const { size } = compiled;

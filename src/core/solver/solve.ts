@@ -19,7 +19,7 @@ export interface Solved extends Solution {
  * @example solve(circuit) // parts.D1.amps → 0.010758
  */
 export function solve(circuit: Circuit): Outcome<Solved> {
-  const bench = workbench(circuit);
+  const bench = prepare(circuit);
   if (!bench.ok) return bench;
   const { compiled, point } = bench.value;
   const settling = point.solve();
@@ -40,7 +40,7 @@ function differs({ equations, nodeCount }: Compiled, other: Float64Array): boole
 }
 
 /** Why there is no figure: timers without a steady state, or nodes that did not settle. */
-export function unsettled({ compiled, point }: Workbench, settling: Settling): Finding {
+export function unsettled({ compiled, point }: Prepared, settling: Settling): Finding {
   if (point.oscillates) {
     const timers = compiled.placed.filter(({ instance }) => instance.latch).map(({ part }) => part.id);
     return finding('oscillates', { parts: timers.join(', ') });
@@ -49,12 +49,12 @@ export function unsettled({ compiled, point }: Workbench, settling: Settling): F
 }
 
 /** A compiled circuit with its solver, for work that solves it many times. */
-export interface Workbench {
+export interface Prepared {
   readonly compiled: Compiled;
   readonly point: OperatingPoint;
 }
 
-export function workbench(circuit: Circuit): Outcome<Workbench> {
+export function prepare(circuit: Circuit): Outcome<Prepared> {
   const compiled = compile(circuit);
   return compiled.ok
     ? accepted({ compiled: compiled.value, point: new OperatingPoint(compiled.value) })

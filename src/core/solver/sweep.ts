@@ -4,7 +4,7 @@ import { withField } from '../circuit/withField';
 import { isProblem } from '../devices/device';
 import { accepted, finding, refused, type Outcome } from '../findings/finding';
 import { readSolution } from './report';
-import { unsettled, workbench, type Workbench } from './solve';
+import { unsettled, prepare, type Prepared } from './solve';
 
 export interface SweepPlan {
   readonly part: string;
@@ -46,7 +46,7 @@ export function sweep(circuit: Circuit, plan: SweepPlan): Outcome<Sweep> {
 
 /** One circuit solved at one value of a field after another; it is placed anew only where its structure changes. */
 export class Stepper {
-  private bench: Workbench | undefined;
+  private bench: Prepared | undefined;
   private part: Part;
 
   constructor(
@@ -58,12 +58,12 @@ export class Stepper {
   }
 
   /** The solved bench at a value, or why there is none. */
-  at(value: number): Outcome<Workbench> {
+  at(value: number): Outcome<Prepared> {
     const part = withField(this.part, this.field, value);
     if (isProblem(part)) return refused(finding('bad-field', { place: this.part.id, ...part }));
     const before = this.bench;
     if (!before || !this.turned(before, part, value)) {
-      const placed = workbench(withPart(this.circuit, part.id, () => part));
+      const placed = prepare(withPart(this.circuit, part.id, () => part));
       if (!placed.ok) return placed;
       this.bench = placed.value;
       if (before) carryOver(before, placed.value);
@@ -75,7 +75,7 @@ export class Stepper {
   }
 
   /** Turns the knob of the placed part where that says the same as placing it anew. */
-  private turned({ compiled }: Workbench, part: Part, value: number): boolean {
+  private turned({ compiled }: Prepared, part: Part, value: number): boolean {
     const device = deviceOf(part);
     const placed = compiled.placed.find((p) => p.part.id === part.id)!;
     const turn = placed.instance.knobs[this.field];
@@ -89,7 +89,7 @@ export class Stepper {
   }
 }
 
-function carryOver(from: Workbench, to: Workbench): void {
+function carryOver(from: Prepared, to: Prepared): void {
   if (from.compiled.size !== to.compiled.size) return;
   to.compiled.equations.x.set(from.compiled.equations.x);
   to.compiled.placed.forEach(({ instance }, i) => {

@@ -1,7 +1,7 @@
 import type { Circuit } from '../circuit/circuit';
 import { accepted, refused, type Outcome } from '../findings/finding';
 import { quantile } from '../numerics/quantile';
-import { unsettled, workbench } from '../solver/solve';
+import { unsettled, prepare } from '../solver/solve';
 import { corners } from './corners';
 import { remember, setNominal } from './draw';
 import { probesOf, type Probe } from './probe';
@@ -54,7 +54,7 @@ export function bands(circuit: Circuit, options: Partial<BandOptions> = {}): Out
  * number alone, so the slices together are the same figures however they are cut.
  */
 export function drawSlice(circuit: Circuit, seed: number, from: number, to: number): Outcome<Slice> {
-  const bench = workbench(circuit);
+  const bench = prepare(circuit);
   if (!bench.ok) return bench;
   const first = bench.value.point.solve();
   if (!first.converged) return refused(unsettled(bench.value, first));
@@ -72,7 +72,7 @@ export function bandsOf(
   options: Partial<BandOptions> = {},
 ): Outcome<Draws> {
   const { coverage } = { ...BAND_DEFAULTS, ...options };
-  const bench = workbench(circuit);
+  const bench = prepare(circuit);
   if (!bench.ok) return bench;
   const first = bench.value.point.solve();
   if (!first.converged) return refused(unsettled(bench.value, first));

@@ -1,5 +1,5 @@
 import type { Compiled } from '../circuit/compile';
-import type { Workbench } from '../solver/solve';
+import type { Prepared } from '../solver/solve';
 import { setNominal } from './draw';
 import type { Probe } from './probe';
 
@@ -23,7 +23,7 @@ const EXHAUSTIVE_SPREADS = 10;
  *
  * @param restore puts the bench back into its typical state, from which each corner is solved
  */
-export function corners(bench: Workbench, probes: readonly Probe[], restore: () => void): Extremes[] {
+export function corners(bench: Prepared, probes: readonly Probe[], restore: () => void): Extremes[] {
   const knobs = knobsOf(bench.compiled);
   const settled = () => {
     restore();

@@ -1,7 +1,7 @@
 import type { Compiled } from '../circuit/compile';
 import type { Spread } from '../devices/device';
 import { uniform } from '../numerics/random';
-import type { Workbench } from '../solver/solve';
+import type { Prepared } from '../solver/solve';
 
 /** Looked up once: these stand in the innermost loops. */
 const { sqrt } = Math;
@@ -39,7 +39,7 @@ export function setNominal(compiled: Compiled): void {
  *
  * @returns puts the bench back into it: what is solved next then depends on nothing that was solved before
  */
-export function remember({ compiled }: Workbench): () => void {
+export function remember({ compiled }: Prepared): () => void {
   const { x } = compiled.equations;
   const kept = x.slice();
   const latches = compiled.placed.flatMap(({ instance }) => (instance.latch ? [instance.latch] : []));

@@ -1,4 +1,4 @@
-import type { Workbench } from '../solver/solve';
+import type { Prepared } from '../solver/solve';
 import { remember, setDraw, setNominal } from './draw';
 import type { Probe } from './probe';
 
@@ -16,7 +16,7 @@ export interface Slice {
  * Solves draws `from` to `to` (without the last) of a bench that stands in its typical state; each starts from there.
  */
 export function sample(
-  bench: Workbench,
+  bench: Prepared,
   probes: readonly Probe[],
   seed: number,
   from: number,

@@ -15,8 +15,8 @@ import {
   type Part,
   type Solved,
 } from '@/core';
-import { readFigure, refusal } from '@/features/sentence/readers';
-import { Typed } from '@/features/sentence/Words';
+import { readFigure, refusal } from '@/features/wish/readers';
+import { Typed } from '@/features/wish/Words';
 import { screenSentence } from '@/messages/findings';
 import { BRIGHTNESS_WORDS } from '@/messages/names';
 import { fieldValue, kindWords, TURNED_FIELDS, type FieldWords } from '@/messages/parts';

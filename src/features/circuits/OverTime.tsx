@@ -14,8 +14,8 @@ import {
   type Run,
 } from '@/core';
 import { LineChart, scaledUnit } from '@/features/charts/LineChart';
-import { readWithin } from '@/features/sentence/readers';
-import { Typed } from '@/features/sentence/Words';
+import { readWithin } from '@/features/wish/readers';
+import { Typed } from '@/features/wish/Words';
 import { screenSentence } from '@/messages/findings';
 import { saveAs, slug } from '@/ui/download';
 import { Note } from '@/ui/Note';

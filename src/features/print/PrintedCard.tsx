@@ -1,7 +1,7 @@
 import { cautionsAt, type Sheet } from '@/core';
 import { BoardDrawing } from '@/features/plan/BoardDrawing';
 import { FarSide, farSideOf } from '@/features/plan/FarSide';
-import { lessonSentence } from '@/messages/lessonSentence';
+import { lessonLine } from '@/messages/lessonLine';
 import { CAUTION_WORDS } from '@/messages/cautions';
 import { stepWords } from '@/messages/steps';
 import { PrintButton } from './PrintButton';
@@ -32,7 +32,7 @@ export function PrintedCard({
         <PrintButton />
       </header>
       <p className="soft">
-        {lessonSentence(sheet)} · {Math.round(sheet.minutes)} minutes
+        {lessonLine(sheet)} · {Math.round(sheet.minutes)} minutes
       </p>
       {story && <p>{story}</p>}
       {notes && (

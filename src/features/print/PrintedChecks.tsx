@@ -1,5 +1,5 @@
 import { formatPlain, formatQuantity, type Sheet } from '@/core';
-import { lessonSentence } from '@/messages/lessonSentence';
+import { lessonLine } from '@/messages/lessonLine';
 import { checkpointName, probeWords } from '@/messages/names';
 import { PrintButton } from './PrintButton';
 import './print.css';
@@ -27,7 +27,7 @@ export function PrintedChecks({ title, sheet, group, students }: Props) {
         </h1>
         <PrintButton />
       </header>
-      <p className="soft">{lessonSentence(sheet)}</p>
+      <p className="soft">{lessonLine(sheet)}</p>
       <table className="table">
         <thead>
           <tr>

@@ -12,8 +12,8 @@ import { Note } from '@/ui/Note';
 import { BoardPanel } from './BoardPanel';
 import type { CourseLesson, GivenSession, GroupChoice } from './given';
 import { Marking } from './Changed';
-import { Batteries } from './sentences/batteries';
-import { SentenceBar } from './SentenceBar';
+import { Batteries } from './wish/batteries';
+import { WishBar } from './WishBar';
 import { SheetHead } from './SheetHead';
 import { StageMargin, STAGES, type Stage } from './StageMargin';
 import { StageView } from './StageView';
@@ -76,7 +76,7 @@ export function LessonSheet(props: LessonSheetProps) {
           <SheetHead draft={draft} id={props.id} place={props.place} archived={props.archived} />
           <div onBlur={() => setMarking(false)}>
             <Batteries value={props.batteries}>
-              <SentenceBar choice={content.choice} style={surroundings.style} onChange={setChoice} />
+              <WishBar choice={content.choice} style={surroundings.style} onChange={setChoice} />
             </Batteries>
           </div>
           {failure && (

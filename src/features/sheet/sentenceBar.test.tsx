@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { retype, said, screen, show } from '../../../tests/support/screen';
 import { choiceWith } from '../../../tests/support/sheets';
 import { choiceSchema, DEFAULT_STYLE, PATTERN_IDS, type PatternChoice } from '@/core';
-import { SentenceBar } from './SentenceBar';
+import { WishBar } from './WishBar';
 
 let newest: PatternChoice;
 const remember = (choice: PatternChoice) => {
@@ -14,7 +14,7 @@ const remember = (choice: PatternChoice) => {
 function Lesson({ first, tell }: { first: PatternChoice; tell: (choice: PatternChoice) => void }) {
   const [choice, setChoice] = useState(first);
   useEffect(() => tell(choice), [choice, tell]);
-  return <SentenceBar choice={choice} style={DEFAULT_STYLE} onChange={setChoice} />;
+  return <WishBar choice={choice} style={DEFAULT_STYLE} onChange={setChoice} />;
 }
 
 const open = (...wish: Parameters<typeof choiceWith>) =>

@@ -5,7 +5,7 @@ import type { Placement, Plan } from '../plan';
 import type { Wiring } from './wiring';
 
 /**
- * Tape on card: each stage is a lane between the plus tape along the top and the minus tape along the foot, its
+ * Tape on card: each block is a lane between the plus tape along the top and the minus tape along the foot, its
  * things one after another with a short tape between each two. Only chains of two-legged things can be taped.
  */
 export function layOutCard(wiring: Wiring): Outcome<Plan> {

@@ -47,7 +47,7 @@ export interface LaidOut {
 const TRIES = (bodies: number) => Math.max(2, Math.min(10, Math.round(120 / Math.max(bodies, 1))));
 
 /**
- * Lays a circuit out on a board: no two legs in a hole, chips astride the trench, stages one below the other.
+ * Lays a circuit out on a board: no two legs in a hole, chips astride the trench, blocks one below the other.
  * Several orders of placing are tried, and the plan with the fewest and shortest wires is kept.
  *
  * @returns the plan with its quality, or how much is too much and which boards would hold it

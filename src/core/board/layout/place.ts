@@ -20,7 +20,7 @@ export interface Arrangement {
 export class Placer {
   readonly occupancy: Occupancy;
   private readonly placed: Lying[] = [];
-  /** How the first stage of each shape lies. */
+  /** How the first block of each shape lies. */
   private readonly models = new Map<string, readonly Lying[]>();
   private readonly left: string[] = [];
   private readonly rounds: { x: number; y: number }[] = [];
@@ -43,7 +43,7 @@ export class Placer {
     const railed = this.setting.lattice.board.rails.length > 0;
     if (supply && (railed || this.setting.kept.has(supply.id))) this.putSupply(supply);
     for (const body of kept) this.putKept(body);
-    for (const stage of runsOf(loose, this.setting.wiring)) this.putStage(stage);
+    for (const block of runsOf(loose, this.setting.wiring)) this.putBlock(block);
     if (supply && !this.placed.some(({ body }) => body === supply)) this.putLeads(supply);
     return { occupancy: this.occupancy, placed: this.placed, left: this.left };
   }
@@ -97,41 +97,41 @@ export class Placer {
     return cost / holes.length;
   }
 
-  /** A stage like one that lies there already is laid like it, as a whole, if there is a place. */
-  private putStage(stage: readonly Body[]): void {
-    const whole = this.setting.spacing === 'clear' && stage.length > 1 && isWhole(stage, this.setting.wiring);
-    const shape = whole ? shapeOf(stage, this.setting.wiring) : '';
+  /** A block like one that lies there already is laid like it, as a whole, if there is a place. */
+  private putBlock(block: readonly Body[]): void {
+    const whole = this.setting.spacing === 'clear' && block.length > 1 && isWhole(block, this.setting.wiring);
+    const shape = whole ? shapeOf(block, this.setting.wiring) : '';
     const model = this.models.get(shape);
-    if (model && this.repeat(stage, model)) return;
+    if (model && this.repeat(block, model)) return;
     const before = this.placed.length;
-    for (const body of stage) this.put(body);
+    for (const body of block) this.put(body);
     const lying = this.placed.slice(before);
-    if (whole && lying.length === stage.length && !model) this.models.set(shape, lying);
+    if (whole && lying.length === block.length && !model) this.models.set(shape, lying);
   }
 
-  private repeat(stage: readonly Body[], model: readonly Lying[]): boolean {
+  private repeat(block: readonly Body[], model: readonly Lying[]): boolean {
     const { lattice, wiring } = this.setting;
-    const number = wiring.stage.get(stage[0]!.id) ?? 0;
-    const nets = stage.map((body) => Object.values(body.legs).map((net) => this.net(net)));
+    const number = wiring.block.get(block[0]!.id) ?? 0;
+    const nets = block.map((body) => Object.values(body.legs).map((net) => this.net(net)));
     const prices = new Map([...new Set(nets.flat())].map((net) => [net, this.prices.legPrices(net, number)]));
     let best: readonly Omit<Lying, 'body'>[] | undefined;
     let least = Infinity;
     for (const way of repeats(model, lattice)) {
-      const cost = this.wholeCost(way, stage, nets, prices, least);
+      const cost = this.wholeCost(way, block, nets, prices, least);
       if (cost < least) {
         least = cost;
         best = way;
       }
     }
-    // Where it would have to lie among other stages, things find better places one by one.
-    if (!best || least >= WEIGHTS.mingled + stage.length * WEIGHTS.jumper) return false;
-    stage.forEach((body, i) => this.commit(body, { ...best[i]!, oddity: 0 }));
+    // Where it would have to lie among other blocks, things find better places one by one.
+    if (!best || least >= WEIGHTS.mingled + block.length * WEIGHTS.jumper) return false;
+    block.forEach((body, i) => this.commit(body, { ...best[i]!, oddity: 0 }));
     return true;
   }
 
   private wholeCost(
     way: readonly Omit<Lying, 'body'>[],
-    stage: readonly Body[],
+    block: readonly Body[],
     nets: readonly (readonly number[])[],
     prices: ReadonlyMap<number, Float64Array>,
     most: number,
@@ -143,7 +143,7 @@ export class Placer {
       for (let leg = 0; leg < holes.length; leg++) cost += prices.get(nets[i]![leg]!)![holes[leg]!]!;
       if (cost >= most) return Infinity;
       for (const hole of covered) if (!this.prices.mayCover(hole)) return Infinity;
-      if (isRound(stage[i]!.kind)) cost += this.crowding(holes);
+      if (isRound(block[i]!.kind)) cost += this.crowding(holes);
     }
     if (
       clash(
@@ -159,8 +159,8 @@ export class Placer {
   private put(body: Body): void {
     if (footprintOf(body).form === 'leads') return this.putLeads(body);
     const nets = Object.values(body.legs).map((net) => this.net(net));
-    const stage = this.setting.wiring.stage.get(body.id) ?? 0;
-    const prices = nets.map((net) => this.prices.legPrices(net, stage));
+    const block = this.setting.wiring.block.get(body.id) ?? 0;
+    const prices = nets.map((net) => this.prices.legPrices(net, block));
     const atLeast = prices.reduce((sum, price) => sum + smallest(price), 0);
     let best: Candidate | undefined;
     let least = Infinity;
@@ -219,13 +219,13 @@ export class Placer {
 
   private commit(body: Body, way: Candidate): void {
     const nets = Object.values(body.legs).map((net) => this.net(net));
-    const stage = this.setting.wiring.stage.get(body.id);
+    const block = this.setting.wiring.block.get(body.id);
     way.holes.forEach((hole, i) => {
       this.prices.take(hole, nets[i]!);
     });
     for (const hole of way.covered) this.occupancy.cover(hole);
     if (isRound(body.kind)) this.rounds.push(middleOf(this.setting.lattice, way.holes));
-    if (stage !== undefined) this.ground.claim(way.holes, stage);
+    if (block !== undefined) this.ground.claim(way.holes, block);
     this.placed.push({ body, holes: way.holes, covered: way.covered });
   }
 
@@ -259,22 +259,22 @@ export class Placer {
   }
 }
 
-/** The order cut where one stage ends and the next begins. */
+/** The order cut where one block ends and the next begins. */
 function runsOf(order: readonly Body[], wiring: Wiring): Body[][] {
   const runs: Body[][] = [];
   let last: number | undefined;
   for (const body of order) {
-    const stage = wiring.stage.get(body.id);
-    if (stage === last && runs.length) runs[runs.length - 1]!.push(body);
+    const block = wiring.block.get(body.id);
+    if (block === last && runs.length) runs[runs.length - 1]!.push(body);
     else runs.push([body]);
-    last = stage;
+    last = block;
   }
   return runs;
 }
 
-function isWhole(stage: readonly Body[], wiring: Wiring): boolean {
-  const number = wiring.stage.get(stage[0]!.id);
-  return wiring.bodies.filter(({ id }) => wiring.stage.get(id) === number).length === stage.length;
+function isWhole(block: readonly Body[], wiring: Wiring): boolean {
+  const number = wiring.block.get(block[0]!.id);
+  return wiring.bodies.filter(({ id }) => wiring.block.get(id) === number).length === block.length;
 }
 
 /** Whether two legs of one thing would be joined by copper though their nets differ. */

@@ -5,7 +5,7 @@ import type { Occupancy } from './occupancy';
 import { WEIGHTS } from './weights';
 import type { Wiring } from './wiring';
 
-/** How far apart stages are kept: in rows of their own, or as close as they go. */
+/** How far apart blocks are kept: in rows of their own, or as close as they go. */
 export type Spacing = 'clear' | 'compact';
 
 export interface Setting {
@@ -53,21 +53,21 @@ export class Prices {
   }
 
   /** What a leg of a net would cost in every hole; infinite where it may not go. */
-  legPrices(net: number, stage: number): Float64Array {
+  legPrices(net: number, block: number): Float64Array {
     const prices = new Float64Array(this.setting.lattice.holes.length);
-    for (let hole = 0; hole < prices.length; hole++) prices[hole] = this.legCost(hole, net, stage);
+    for (let hole = 0; hole < prices.length; hole++) prices[hole] = this.legCost(hole, net, block);
     return prices;
   }
 
-  legCost(hole: number, net: number, stage: number): number {
+  legCost(hole: number, net: number, block: number): number {
     const { occupancy } = this;
     const { lattice } = this.setting;
     if (lattice.holes[hole]!.rail || !occupancy.allows(hole, net)) return Infinity;
     const joined = occupancy.joins(hole, net);
     const plugged = lattice.board.copper === 'rows';
     if (plugged && this.wantsWireHole(net, hole, joined) && occupancy.freeBeside(hole) < 2) return Infinity;
-    const apart = this.setting.spacing === 'clear' && this.ground.isForeign(hole, stage);
-    if (!plugged && this.ground.isAboveBand(hole, stage)) return Infinity;
+    const apart = this.setting.spacing === 'clear' && this.ground.isForeign(hole, block);
+    if (!plugged && this.ground.isAboveBand(hole, block)) return Infinity;
     const cost = apart ? WEIGHTS.mingled : 0;
     if (joined) return lattice.board.copper === 'strips' ? cost + this.alongStrip(hole) : cost;
     if (this.isRailed(net)) return cost + WEIGHTS.jumper + 2 * WEIGHTS.wire;
@@ -79,7 +79,7 @@ export class Prices {
       : cost + WEIGHTS.jumper + WEIGHTS.wire * away;
   }
 
-  /** A long run of strip costs like wire: things of one stage stay together. */
+  /** A long run of strip costs like wire: things of one block stay together. */
   private alongStrip(hole: number): number {
     const { holes } = this.setting.lattice;
     const aways = this.occupancy.besides(hole).filter((other) => other >= 0);

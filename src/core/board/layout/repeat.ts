@@ -2,7 +2,7 @@ import type { Body } from '../bodies';
 import type { Lattice } from './lattice';
 import type { Wiring } from './wiring';
 
-/** One thing of a stage, as it lies. */
+/** One thing of a block, as it lies. */
 export interface Lying {
   readonly body: Body;
   readonly holes: readonly number[];
@@ -10,14 +10,14 @@ export interface Lying {
 }
 
 /**
- * What two stages have in common when one may be built like the other: the same kinds of things, joined among
+ * What two blocks have in common when one may be built like the other: the same kinds of things, joined among
  * themselves and to the rest in the same way.
  */
-export function shapeOf(stage: readonly Body[], wiring: Wiring): string {
+export function shapeOf(block: readonly Body[], wiring: Wiring): string {
   const inner = new Map<string, number>();
-  const own = new Set(stage.flatMap((body) => Object.values(body.legs)));
+  const own = new Set(block.flatMap((body) => Object.values(body.legs)));
   const outside = (net: string) =>
-    wiring.bodies.some((body) => !stage.includes(body) && Object.values(body.legs).includes(net));
+    wiring.bodies.some((body) => !block.includes(body) && Object.values(body.legs).includes(net));
   const shared = new Set(
     [...own].filter((net) => net === wiring.plus || net === wiring.minus || outside(net)),
   );
@@ -26,10 +26,10 @@ export function shapeOf(stage: readonly Body[], wiring: Wiring): string {
     if (!inner.has(net)) inner.set(net, inner.size);
     return `#${inner.get(net)}`;
   };
-  return stage.map((body) => `${body.kind}(${Object.values(body.legs).map(nameOf).join()})`).join(' ');
+  return block.map((body) => `${body.kind}(${Object.values(body.legs).map(nameOf).join()})`).join(' ');
 }
 
-/** Every way to lay a stage as another lies, moved as a whole; over the trench it is turned over sideways. */
+/** Every way to lay a block as another lies, moved as a whole; over the trench it is turned over sideways. */
 export function* repeats(
   model: readonly Lying[],
   lattice: Lattice,

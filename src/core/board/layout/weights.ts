@@ -9,7 +9,7 @@ export const WEIGHTS = {
   /** A link on the back of a pad board: a bridge to the next pad costs little. */
   link: 0.8,
   linkPitch: 0.5,
-  /** One stage among the rows of another. */
+  /** One block among the rows of another. */
   mingled: 6,
   rank: 0.05,
   otherSide: 2,

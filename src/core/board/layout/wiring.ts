@@ -1,7 +1,7 @@
 import { isKind, type Circuit } from '../../circuit/circuit';
 import { bodiesOf, type Body } from '../bodies';
 
-/** Nets that more things hang on than this join stages rather than belong to one. */
+/** Nets that more things hang on than this join blocks rather than belong to one. */
 const HUB_LEGS = 3;
 
 /** A circuit as the layout sees it: things, their nets, and which things belong together. */
@@ -13,8 +13,8 @@ export interface Wiring {
   readonly minus: string;
   /** Legs on each net. */
   readonly legs: ReadonlyMap<string, number>;
-  /** Number of the stage that each thing belongs to, in the order of the lesson. */
-  readonly stage: ReadonlyMap<string, number>;
+  /** Number of the block that each thing belongs to, in the order of the lesson. */
+  readonly block: ReadonlyMap<string, number>;
 }
 
 export function wiringOf(circuit: Circuit): Wiring {
@@ -28,31 +28,31 @@ export function wiringOf(circuit: Circuit): Wiring {
   const plus = supply?.legs['plus'] ?? '';
   const minus = supply?.legs['minus'] ?? circuit.ground;
   const isHub = (net: string) => net === plus || net === minus || (legs.get(net) ?? 0) > HUB_LEGS;
-  return { bodies, supply, plus, minus, legs, stage: stagesOf(bodies, isHub) };
+  return { bodies, supply, plus, minus, legs, block: blocksOf(bodies, isHub) };
 }
 
-/** Things that hang together by nets that are no hubs make one stage: a string, a rung, a channel. */
-function stagesOf(bodies: readonly Body[], isHub: (net: string) => boolean): Map<string, number> {
-  const netStage = new Map<string, number>();
-  const stage = new Map<string, number>();
+/** Things that hang together by nets that are no hubs make one block: a string, a rung, a channel. */
+function blocksOf(bodies: readonly Body[], isHub: (net: string) => boolean): Map<string, number> {
+  const netBlock = new Map<string, number>();
+  const block = new Map<string, number>();
   let next = 0;
   for (const body of bodies) {
     const nets = Object.values(body.legs).filter((net) => !isHub(net));
-    const met = nets.flatMap((net) => netStage.get(net) ?? []);
+    const met = nets.flatMap((net) => netBlock.get(net) ?? []);
     const mine = met.length ? Math.min(...met) : next++;
-    for (const [net, number] of netStage) if (met.includes(number)) netStage.set(net, mine);
-    for (const [id, number] of stage) if (met.includes(number)) stage.set(id, mine);
-    for (const net of nets) netStage.set(net, mine);
-    stage.set(body.id, mine);
+    for (const [net, number] of netBlock) if (met.includes(number)) netBlock.set(net, mine);
+    for (const [id, number] of block) if (met.includes(number)) block.set(id, mine);
+    for (const net of nets) netBlock.set(net, mine);
+    block.set(body.id, mine);
   }
-  return stage;
+  return block;
 }
 
-/** Ids of the things of each stage, in the order of the lesson. */
-export function stageLists(wiring: Wiring): string[][] {
+/** Ids of the things of each block, in the order of the lesson. */
+export function blockLists(wiring: Wiring): string[][] {
   const lists = new Map<number, string[]>();
   for (const { id } of wiring.bodies) {
-    const number = wiring.stage.get(id)!;
+    const number = wiring.block.get(id)!;
     lists.set(number, [...(lists.get(number) ?? []), id]);
   }
   return [...lists.values()];

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { LAMP_TYPES } from '../../catalogue/lamps';
 import { AGES, type SupplyChoice } from '../../catalogue/supplies';
 import { finding, refused, type Outcome } from '../../findings/finding';
-import type { Design, Given, Pattern } from '../pattern';
+import type { Design, Means, Pattern } from '../pattern';
 import { bankOf, type Bank } from '../steady/bank';
 import type { SteadySums } from '../steady/figures';
 import { finish } from '../steady/finish';
@@ -34,26 +34,26 @@ export const coinLight: Pattern<'coin-light', CoinLightParams, SteadySums> = {
   design,
 };
 
-function design(params: CoinLightParams, given: Given): Outcome<Design<SteadySums>> {
+function design(params: CoinLightParams, means: Means): Outcome<Design<SteadySums>> {
   const supply: SupplyChoice = { kind: 'coin-20mm', cells: params.cells, age: params.age };
   // Straight across holds for one cell only: two push what no lamp here survives.
   if (!params.resistor && params.cells > 1) {
     return refused(finding('never-without-resistor', { cells: params.cells }));
   }
-  const straight = bare(params, supply, given);
-  const resisted = bankOf({ ...wishOf(params, supply) }, given);
+  const straight = bare(params, supply, means);
+  const resisted = bankOf({ ...wishOf(params, supply) }, means);
   const built = params.resistor ? resisted : ({ ok: true, value: straight, findings: [] } as const);
   if (!built.ok) return built;
   const ways: Way[] = [
     ...(params.cells > 1
       ? []
-      : [{ ...judgeWay({ kind: 'none', length: 1, supply, ...straight }, given), taken: !params.resistor }]),
+      : [{ ...judgeWay({ kind: 'none', length: 1, supply, ...straight }, means), taken: !params.resistor }]),
     resisted.ok
-      ? { ...judgeWay({ kind: 'own', length: 1, supply, ...resisted.value }, given), taken: params.resistor }
+      ? { ...judgeWay({ kind: 'own', length: 1, supply, ...resisted.value }, means), taken: params.resistor }
       : unmetWay('own', 1, supply, resisted),
   ];
   const { circuit, sorts, strings } = built.value;
-  return finish({ circuit, supply, sorts, strings, more: { ways } }, given);
+  return finish({ circuit, supply, sorts, strings, more: { ways } }, means);
 }
 
 function wishOf(params: CoinLightParams, supply: SupplyChoice) {
@@ -62,7 +62,7 @@ function wishOf(params: CoinLightParams, supply: SupplyChoice) {
   return { supply, strings, amps, side: 'plus' as const, rounding, values };
 }
 
-function bare({ lamp, copies }: CoinLightParams, supply: SupplyChoice, { shelf }: Given): Bank {
+function bare({ lamp, copies }: CoinLightParams, supply: SupplyChoice, { shelf }: Means): Bank {
   const ids = Array.from({ length: copies }, (_, i) => `D${i + 1}`);
   const lamps = ids.map((id) => lampPart(id, PLUS, MINUS, shelf.lamps[lamp]));
   return {

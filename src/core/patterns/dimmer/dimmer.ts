@@ -6,7 +6,7 @@ import { supplyFigures } from '../../catalogue/supplies';
 import type { PartOf } from '../../circuit/circuit';
 import { Junction } from '../../devices/junction';
 import { finding, refused, type Outcome } from '../../findings/finding';
-import type { Design, Given, Pattern } from '../pattern';
+import type { Design, Means, Pattern } from '../pattern';
 import { ampsOf, bankOf } from '../steady/bank';
 import type { KnobRow, SteadySums } from '../steady/figures';
 import { finish } from '../steady/finish';
@@ -43,8 +43,8 @@ export const dimmer: Pattern<'dimmer', DimmerParams, SteadySums> = {
   design,
 };
 
-function design(params: DimmerParams, given: Given): Outcome<Design<SteadySums>> {
-  const { shelf, style } = given;
+function design(params: DimmerParams, means: Means): Outcome<Design<SteadySums>> {
+  const { shelf, style } = means;
   const supply = supplyFigures(params.supply);
   const unfit = supplyRefusals(supply.volts);
   if (unfit.length) return refused(...unfit);
@@ -53,7 +53,7 @@ function design(params: DimmerParams, given: Given): Outcome<Design<SteadySums>>
   }
   const lamp = shelf.lamps[params.lamp];
   const wish = { ...params, strings: [[params.lamp]], side: 'plus' as const };
-  const floor = bankOf(wish, given);
+  const floor = bankOf(wish, means);
   if (!floor.ok) return floor;
   const sum = floor.value.strings[0]!;
   const junction = new Junction(lamp);
@@ -80,5 +80,5 @@ function design(params: DimmerParams, given: Given): Outcome<Design<SteadySums>>
     return { position, ohms: track * position, amps, brightness: brightnessAt(amps, lamp.maxAmps) };
   });
   const sorts = { D1: params.lamp };
-  return finish({ circuit, supply: params.supply, sorts, strings: [sum], more: { knob } }, given);
+  return finish({ circuit, supply: params.supply, sorts, strings: [sum], more: { knob } }, means);
 }

@@ -14,7 +14,7 @@ import type { Part, PartOf } from '../../circuit/circuit';
 import { THERMAL_VOLTS } from '../../quantities/constants';
 import { Junction } from '../../devices/junction';
 import { finding, refused, type Finding, type Outcome } from '../../findings/finding';
-import type { Design, Given, Pattern } from '../pattern';
+import type { Design, Means, Pattern } from '../pattern';
 import { choose } from '../single/sums';
 import { ampsOf } from '../steady/bank';
 import type { RungRow, SteadySums, StringSum } from '../steady/figures';
@@ -55,13 +55,13 @@ export const gauge: Pattern<'gauge', GaugeParams, SteadySums> = {
   design,
 };
 
-function design(params: GaugeParams, given: Given): Outcome<Design<SteadySums>> {
+function design(params: GaugeParams, means: Means): Outcome<Design<SteadySums>> {
   const fresh = supplyFigures(params.supply, 'fresh');
   const unfit = supplyRefusals(fresh.volts);
   if (unfit.length) return refused(...unfit);
   const rungs: Rung[] = [];
   for (const [i, wish] of params.rungs.entries()) {
-    const rung = rungFor(i, wish, fresh.volts, params, given);
+    const rung = rungFor(i, wish, fresh.volts, params, means);
     if (!rung.ok) return rung;
     rungs.push(rung.value);
   }
@@ -75,7 +75,7 @@ function design(params: GaugeParams, given: Given): Outcome<Design<SteadySums>> 
   const sorts = Object.fromEntries(rungs.map(({ lamp, type }) => [lamp, type]));
   const found = thresholds(circuit, 'B1', LIT_AMPS, 1, 24);
   if (!found.ok) return found;
-  const made = finish({ circuit, supply: params.supply, sorts, strings: rungs.map(({ sum }) => sum) }, given);
+  const made = finish({ circuit, supply: params.supply, sorts, strings: rungs.map(({ sum }) => sum) }, means);
   if (!made.ok) return made;
   const freshRow = made.value.sums.ages.find((row) => row.age === 'fresh')!;
   const rows = rungs.map(({ lamp, zener }, i): RungRow => {
@@ -117,7 +117,7 @@ function rungFor(
   wish: GaugeParams['rungs'][number],
   freshVolts: number,
   params: GaugeParams,
-  { shelf, style }: Given,
+  { shelf, style }: Means,
 ): Outcome<Rung> {
   const figures = shelf.lamps[wish.lamp];
   const junction = new Junction(figures);

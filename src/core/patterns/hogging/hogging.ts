@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { LAMP_TYPES } from '../../catalogue/lamps';
 import type { SupplyChoice } from '../../catalogue/supplies';
 import { refused, type Outcome } from '../../findings/finding';
-import type { Design, Given, Pattern } from '../pattern';
+import type { Design, Means, Pattern } from '../pattern';
 import type { SteadySums } from '../steady/figures';
 import { finish } from '../steady/finish';
 import { circuitFrom, lampPart, MINUS, PLUS, supplyPart } from '../steady/parts';
@@ -24,7 +24,7 @@ export const hogging: Pattern<'hogging', HoggingParams, SteadySums> = {
   design,
 };
 
-function design({ lamps, volts, limitAmps }: HoggingParams, given: Given): Outcome<Design<SteadySums>> {
+function design({ lamps, volts, limitAmps }: HoggingParams, means: Means): Outcome<Design<SteadySums>> {
   const unfit = supplyRefusals(volts);
   if (unfit.length) return refused(...unfit);
   const supply: SupplyChoice = { kind: 'bench', cells: 1, age: 'fresh', volts, limitAmps };
@@ -32,9 +32,9 @@ function design({ lamps, volts, limitAmps }: HoggingParams, given: Given): Outco
   const sorts = Object.fromEntries(ids.map(({ part, type }) => [part, type]));
   const circuit = circuitFrom([
     supplyPart(supply),
-    ...ids.map(({ part, type }) => lampPart(part, PLUS, MINUS, given.shelf.lamps[type])),
+    ...ids.map(({ part, type }) => lampPart(part, PLUS, MINUS, means.shelf.lamps[type])),
   ]);
-  const way = { ...judgeWay({ kind: 'none', length: 1, supply, circuit, sorts }, given), taken: true };
-  const made = finish({ circuit, supply, sorts, findings: way.why, more: { ways: [way] } }, given);
+  const way = { ...judgeWay({ kind: 'none', length: 1, supply, circuit, sorts }, means), taken: true };
+  const made = finish({ circuit, supply, sorts, findings: way.why, more: { ways: [way] } }, means);
   return made;
 }

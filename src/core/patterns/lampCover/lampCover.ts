@@ -3,7 +3,7 @@ import { LAMP_TYPES } from '../../catalogue/lamps';
 import { supplyFigures, type SupplyChoice } from '../../catalogue/supplies';
 import { Junction } from '../../devices/junction';
 import { finding, refused, type Outcome } from '../../findings/finding';
-import type { Design, Given, Pattern } from '../pattern';
+import type { Design, Means, Pattern } from '../pattern';
 import { bankOf } from '../steady/bank';
 import type { SteadySums } from '../steady/figures';
 import { finish } from '../steady/finish';
@@ -35,7 +35,7 @@ export const lampCover: Pattern<'lamp-cover', LampCoverParams, SteadySums> = {
 /** Volts that a resistor must keep so that its string's current does not wander with every lamp. */
 const HELD_SHARE = 0.15;
 
-function design(params: LampCoverParams, given: Given): Outcome<Design<SteadySums>> {
+function design(params: LampCoverParams, means: Means): Outcome<Design<SteadySums>> {
   const supply: SupplyChoice = {
     kind: 'bench',
     cells: 1,
@@ -46,18 +46,18 @@ function design(params: LampCoverParams, given: Given): Outcome<Design<SteadySum
   const { volts } = supplyFigures(supply);
   const unfit = supplyRefusals(volts);
   if (unfit.length) return refused(...unfit);
-  const drop = new Junction(given.shelf.lamps[params.lamp]).voltsAt(params.amps);
+  const drop = new Junction(means.shelf.lamps[params.lamp]).voltsAt(params.amps);
   const most = Math.max(1, Math.min(6, Math.floor((volts * (1 - HELD_SHARE)) / drop)));
   const length = params.length ?? most;
   const ways = Array.from({ length: Math.min(most + 1, 6, params.count) }, (_, i) =>
-    wayOf(params, supply, i + 1, given),
+    wayOf(params, supply, i + 1, means),
   );
-  const built = bankOf(wishOf(params, supply, length), given);
+  const built = bankOf(wishOf(params, supply, length), means);
   if (!built.ok)
     return refused(...built.findings, finding('no-way-works', { ways: ways.filter((w) => w.works).length }));
   const marked = ways.map((way) => ({ ...way, taken: way.length === length }));
   const { circuit, sorts, strings } = built.value;
-  return finish({ circuit, supply, sorts, strings, more: { ways: marked } }, given);
+  return finish({ circuit, supply, sorts, strings, more: { ways: marked } }, means);
 }
 
 /** The supply's limit: what the whole cover may draw, and a quarter more. */
@@ -73,10 +73,10 @@ function wishOf(params: LampCoverParams, supply: SupplyChoice, length: number) {
   return { ...params, supply, strings, side: 'plus' as const };
 }
 
-function wayOf(params: LampCoverParams, supply: SupplyChoice, length: number, given: Given): Way {
+function wayOf(params: LampCoverParams, supply: SupplyChoice, length: number, means: Means): Way {
   const kind = length === 1 ? ('own' as const) : ('strings' as const);
-  const built = bankOf(wishOf(params, supply, length), given);
+  const built = bankOf(wishOf(params, supply, length), means);
   if (!built.ok) return unmetWay(kind, length, supply, built);
   const { circuit, sorts } = built.value;
-  return judgeWay({ kind, length, supply, circuit, sorts }, given);
+  return judgeWay({ kind, length, supply, circuit, sorts }, means);
 }

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { LAMP_TYPES } from '../../catalogue/lamps';
 import { supplyFigures } from '../../catalogue/supplies';
 import { refused, type Outcome } from '../../findings/finding';
-import type { Design, Given, Pattern } from '../pattern';
+import type { Design, Means, Pattern } from '../pattern';
 import { bankOf } from '../steady/bank';
 import { steadyCheckpoints } from '../steady/checkpoints';
 import type { SteadySums } from '../steady/figures';
@@ -36,13 +36,13 @@ export const panel: Pattern<'panel', PanelParams, SteadySums> = {
   design,
 };
 
-function design(params: PanelParams, given: Given): Outcome<Design<SteadySums>> {
+function design(params: PanelParams, means: Means): Outcome<Design<SteadySums>> {
   const unfit = supplyRefusals(supplyFigures(params.supply).volts);
   if (unfit.length) return refused(...unfit);
   const strings = Array.from({ length: params.rows * params.columns }, () => [params.lamp]);
-  const bank = bankOf({ ...params, strings, side: 'plus' }, given);
+  const bank = bankOf({ ...params, strings, side: 'plus' }, means);
   if (!bank.ok) return bank;
   const { circuit, sorts, strings: sums } = bank.value;
   const checkpoints = steadyCheckpoints(circuit, params.batch);
-  return finish({ circuit, supply: params.supply, sorts, strings: sums, checkpoints }, given);
+  return finish({ circuit, supply: params.supply, sorts, strings: sums, checkpoints }, means);
 }

@@ -6,7 +6,7 @@ import { supplyFigures } from '../../catalogue/supplies';
 import type { Part, PartOf } from '../../circuit/circuit';
 import { Junction } from '../../devices/junction';
 import { finding, refused, type Outcome } from '../../findings/finding';
-import type { Design, Given, Pattern } from '../pattern';
+import type { Design, Means, Pattern } from '../pattern';
 import { choose } from '../single/sums';
 import { ampsOf } from '../steady/bank';
 import { POTENTIOMETERS } from '../dimmer/dimmer';
@@ -52,32 +52,32 @@ export const rgb: Pattern<'rgb', RgbParams, SteadySums> = {
 /** Current with the knob fully down: a lamp still glows faintly there. */
 const LOW_AMPS = 1e-4;
 
-function design(params: RgbParams, given: Given): Outcome<Design<SteadySums>> {
+function design(params: RgbParams, means: Means): Outcome<Design<SteadySums>> {
   const supply = supplyFigures(params.supply);
   const unfit = supplyRefusals(supply.volts);
   if (unfit.length) return refused(...unfit);
-  const sums = sumsFor(params, given);
+  const sums = sumsFor(params, means);
   if (!sums.ok) return sums;
-  const own = partsFor(params, sums.value, given);
+  const own = partsFor(params, sums.value, means);
   if (!own.ok) return own;
   const circuit = circuitFrom([supplyPart(params.supply), ...own.value]);
   const sorts = Object.fromEntries(RGB_COLOURS.map((colour) => [lampId(colour), colour]));
   const { supply: choice } = params;
   const kind = params.resistors === 'own' ? ('own' as const) : ('shared' as const);
   const other = params.resistors === 'own' ? 'shared' : 'own';
-  const compared = otherWay({ ...params, resistors: other, drive: 'fixed' }, given);
-  const way = { ...judgeWay({ kind, length: 1, supply: choice, circuit, sorts }, given), taken: true };
+  const compared = otherWay({ ...params, resistors: other, drive: 'fixed' }, means);
+  const way = { ...judgeWay({ kind, length: 1, supply: choice, circuit, sorts }, means), taken: true };
   const ways = [
     way,
-    ...compared.map((c) => judgeWay({ kind: other, length: 1, supply: choice, circuit: c, sorts }, given)),
+    ...compared.map((c) => judgeWay({ kind: other, length: 1, supply: choice, circuit: c, sorts }, means)),
   ];
   const findings = params.resistors === 'shared' ? way.why : [];
-  return finish({ circuit, supply: choice, sorts, strings: sums.value, findings, more: { ways } }, given);
+  return finish({ circuit, supply: choice, sorts, strings: sums.value, findings, more: { ways } }, means);
 }
 
-function otherWay(params: RgbParams, given: Given) {
-  const sums = sumsFor(params, given);
-  const parts = sums.ok ? partsFor(params, sums.value, given) : sums;
+function otherWay(params: RgbParams, means: Means) {
+  const sums = sumsFor(params, means);
+  const parts = sums.ok ? partsFor(params, sums.value, means) : sums;
   return parts.ok ? [circuitFrom([supplyPart(params.supply), ...(parts.value as readonly Part[])])] : [];
 }
 
@@ -85,7 +85,7 @@ function lampId(colour: RgbColour): string {
   return `D1${colour.charAt(0)}`;
 }
 
-function sumsFor(params: RgbParams, { shelf, style }: Given): Outcome<StringSum[]> {
+function sumsFor(params: RgbParams, { shelf, style }: Means): Outcome<StringSum[]> {
   const { volts, ohms } = supplyFigures(params.supply);
   const total = RGB_COLOURS.reduce((sum, colour) => sum + params.amps[colour], 0);
   const values = valuesOf(shelf, params.values ?? style.values);
@@ -115,7 +115,7 @@ function sumsFor(params: RgbParams, { shelf, style }: Given): Outcome<StringSum[
   return { ok: true, value, findings: [] };
 }
 
-function partsFor(params: RgbParams, sums: readonly StringSum[], { shelf, style }: Given): Outcome<Part[]> {
+function partsFor(params: RgbParams, sums: readonly StringSum[], { shelf, style }: Means): Outcome<Part[]> {
   const cathode = params.common === 'cathode';
   const far = cathode ? MINUS : PLUS;
   const near = cathode ? PLUS : MINUS;

@@ -10,11 +10,11 @@ import { readLampAmps, readSupplyVolts } from '../wishes';
 import { singleParams, type SingleParams } from './params';
 import { single } from './single';
 
-const given = { shelf: BARE_SHELF, style: DEFAULT_STYLE };
+const means = { shelf: BARE_SHELF, style: DEFAULT_STYLE };
 const base = single.defaults(DEFAULT_STYLE);
 
 function refusal(params: Partial<SingleParams>) {
-  const designed = single.design({ ...base, ...params }, given);
+  const designed = single.design({ ...base, ...params }, means);
   return designed.ok ? undefined : designed.findings[0]!;
 }
 
@@ -81,7 +81,7 @@ describe('the sums of one lamp', () => {
     fc.assert(
       fc.property(wishes, ({ kind, cells, age, lamp, amps, side }) => {
         const supply = { kind, cells: Math.min(cells, SUPPLIES[kind].cellsMost), age };
-        const designed = single.design({ supply, lamp, amps, side }, given);
+        const designed = single.design({ supply, lamp, amps, side }, means);
         if (!designed.ok) return;
         const { design, chosen } = designed.value.sums;
         expect(seriesValues('E12')).toContain(chosen);
@@ -122,9 +122,9 @@ describe('wishes that cannot be met', () => {
 
   it('a current beyond the lamp, or a drawer that ends below', () => {
     const weak = { ...BARE_SHELF, lamps: { ...LAMPS, red: { ...LAMPS.red, absoluteAmps: 0.005 } } };
-    const designed = single.design(base, { ...given, shelf: weak });
+    const designed = single.design(base, { ...means, shelf: weak });
     expect(designed.ok || designed.findings[0]!.code).toBe('current-over-limit');
-    const empty = single.design(base, { ...given, shelf: { ...BARE_SHELF, drawer: [10, 100] } });
+    const empty = single.design(base, { ...means, shelf: { ...BARE_SHELF, drawer: [10, 100] } });
     expect(empty.ok || empty.findings[0]).toMatchObject({
       code: 'no-resistor-in-drawer',
       data: { largest: 100 },

@@ -7,7 +7,7 @@ import { valuesOf } from '../../catalogue/shelf';
 import { Junction } from '../../devices/junction';
 import { accepted, finding, refused, type Finding, type Outcome } from '../../findings/finding';
 import type { Ohms } from '../../quantities/units';
-import type { Design, Given, Pattern } from '../pattern';
+import type { Design, Means, Pattern } from '../pattern';
 import { toleranceOf, type HouseStyle } from '../style';
 import { SINGLE_CHECKPOINTS, singleCircuit } from './circuit';
 import { supplyRefusals } from '../wishes';
@@ -23,8 +23,8 @@ export const single: Pattern<'single', SingleParams, SingleSums> = {
   design,
 };
 
-function design(params: SingleParams, given: Given): Outcome<Design<SingleSums>> {
-  const { shelf, style } = given;
+function design(params: SingleParams, means: Means): Outcome<Design<SingleSums>> {
+  const { shelf, style } = means;
   const lamp = shelf.lamps[params.lamp];
   const supply = supplyFigures(params.supply);
   const unfit = refusals(params, supply, lamp);

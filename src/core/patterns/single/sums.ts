@@ -115,7 +115,7 @@ const BRIGHT_AMPS = 5e-3;
  * The stocked value a school takes for the exact one.
  *
  * @param exact ohms by the sum
- * @param ampsWith the loop's current with a given resistor
+ * @param ampsWith the loop's current with a means resistor
  */
 export function choose(
   rounding: Rounding,

@@ -5,7 +5,7 @@ import type { Circuit, Part } from '../../circuit/circuit';
 import { Junction } from '../../devices/junction';
 import { accepted, finding, refused, type Outcome } from '../../findings/finding';
 import type { Amps, Ohms } from '../../quantities/units';
-import type { Given } from '../pattern';
+import type { Means } from '../pattern';
 import { choose } from '../single/sums';
 import { toleranceOf, type Rounding, type Side } from '../style';
 import type { StringSum } from './figures';
@@ -29,8 +29,8 @@ export interface Bank {
 }
 
 /** Builds the bank, or names the first string that the supply cannot light. */
-export function bankOf(wish: BankWish, given: Given): Outcome<Bank> {
-  const { shelf, style } = given;
+export function bankOf(wish: BankWish, means: Means): Outcome<Bank> {
+  const { shelf, style } = means;
   const values = valuesOf(shelf, wish.values ?? style.values);
   const sums: StringSum[] = [];
   const parts: Part[] = [supplyPart(wish.supply)];
@@ -39,11 +39,11 @@ export function bankOf(wish: BankWish, given: Given): Outcome<Bank> {
   for (const [i, types] of wish.strings.entries()) {
     const lamps = types.map((type) => ({ part: `D${++number}`, type }));
     const resistor = `R${i + 1}`;
-    const sum = stringSum(resistor, lamps, wish, given, values);
+    const sum = stringSum(resistor, lamps, wish, means, values);
     if (!sum.ok) return sum;
     sums.push(sum.value);
     for (const { part, type } of lamps) sorts[part] = type;
-    parts.push(...stringParts(sum.value, wish.side, given));
+    parts.push(...stringParts(sum.value, wish.side, means));
   }
   return accepted({ circuit: circuitFrom(parts), sorts, strings: withAlike(sums) });
 }
@@ -52,7 +52,7 @@ function stringSum(
   resistor: string,
   lamps: readonly { part: string; type: LampType }[],
   wish: BankWish,
-  { shelf, style }: Given,
+  { shelf, style }: Means,
   values: readonly Ohms[],
 ): Outcome<StringSum> {
   const supply = supplyFigures(wish.supply);
@@ -100,7 +100,7 @@ export function ampsOf(junctions: readonly Junction[], volts: number, ohms: Ohms
   return (low + high) / 2;
 }
 
-function stringParts(sum: StringSum, side: Side, { shelf, style }: Given): Part[] {
+function stringParts(sum: StringSum, side: Side, { shelf, style }: Means): Part[] {
   const { resistor, lamps, chosen } = sum;
   const between = (i: number) => `${resistor}.${i}`;
   const nodes = [PLUS, ...Array.from({ length: lamps.length }, (_, i) => between(i)), MINUS];

@@ -2,7 +2,7 @@ import type { SupplyChoice } from '../../catalogue/supplies';
 import { SUPPLIES } from '../../catalogue/supplies';
 import { isKind, type Circuit, type PartOf } from '../../circuit/circuit';
 import { accepted, finding, type Finding, type Outcome } from '../../findings/finding';
-import type { Checkpoint, Design, Given } from '../pattern';
+import type { Checkpoint, Design, Means } from '../pattern';
 import { steadySums, type SteadySums, type StringSum } from './figures';
 import type { LampSorts } from './parts';
 import { steadyCheckpoints } from './checkpoints';
@@ -18,10 +18,10 @@ interface Unfinished {
 }
 
 /** Solves a steady-light circuit and says what every such lesson says about it. */
-export function finish(unfinished: Unfinished, given: Given): Outcome<Design<SteadySums>> {
+export function finish(unfinished: Unfinished, means: Means): Outcome<Design<SteadySums>> {
   const { circuit, supply, sorts, strings = [] } = unfinished;
-  const { ratingShare } = given.style;
-  const sums = steadySums({ circuit, supply, sorts, strings, ratingShare, brief: given.brief });
+  const { ratingShare } = means.style;
+  const sums = steadySums({ circuit, supply, sorts, strings, ratingShare, brief: means.brief });
   if (!sums.ok) return sums;
   const whole = { ...sums.value, ...unfinished.more };
   const rated = withRating(circuit, Math.max(whole.rating ?? 1, 0.25));
@@ -31,7 +31,7 @@ export function finish(unfinished: Unfinished, given: Given): Outcome<Design<Ste
     sorts,
     checkpoints: unfinished.checkpoints ?? steadyCheckpoints(circuit),
     sums: whole,
-    findings: [...(unfinished.findings ?? []), ...remarks(whole, given)],
+    findings: [...(unfinished.findings ?? []), ...remarks(whole, means)],
   });
 }
 
@@ -53,7 +53,7 @@ const COIN_AMPS = 5e-3;
 /** What a port or rail may be asked for all day; others are limited by what they are. */
 const PORT_AMPS: Readonly<Record<string, number>> = { usb: 0.5, 'rail-5v': 0.4, 'rail-3v3': 0.15 };
 
-function remarks(sums: SteadySums, { shelf, style }: Given): Finding[] {
+function remarks(sums: SteadySums, { shelf, style }: Means): Finding[] {
   const { design, hottest, supply, supplyFigures } = sums;
   const found: Finding[] = [];
   for (const { part, amps, share } of design.lamps) {

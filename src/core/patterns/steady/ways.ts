@@ -1,7 +1,7 @@
 import type { SupplyChoice } from '../../catalogue/supplies';
 import { isKind, type Circuit } from '../../circuit/circuit';
 import { finding, type Finding, type Outcome } from '../../findings/finding';
-import type { Given } from '../pattern';
+import type { Means } from '../pattern';
 import { steadySums, type AgeRow } from './figures';
 import type { LampSorts } from './parts';
 import type { Way, WayFigures, WayKind } from './way';
@@ -15,10 +15,10 @@ export interface WayRequest {
 }
 
 /** Solves one way and judges it: every lamp lit from fresh to tired, none above its limit. */
-export function judgeWay({ kind, length, supply, circuit, sorts }: WayRequest, given: Given): Way {
+export function judgeWay({ kind, length, supply, circuit, sorts }: WayRequest, means: Means): Way {
   const base = { kind, length, supply, taken: false };
-  const { ratingShare } = given.style;
-  const sums = steadySums({ circuit, supply, sorts, strings: [], ratingShare, brief: given.brief });
+  const { ratingShare } = means.style;
+  const sums = steadySums({ circuit, supply, sorts, strings: [], ratingShare, brief: means.brief });
   if (!sums.ok) return { ...base, works: false, why: sums.findings };
   const [fresh, , tired] = sums.value.ages as [AgeRow, AgeRow, AgeRow];
   const why = objections(sums.value.design, [fresh, tired]);
@@ -31,7 +31,7 @@ export function judgeWay({ kind, length, supply, circuit, sorts }: WayRequest, g
     lostWatts: sums.value.design.lostWatts,
     hours: sums.value.life?.toEmpty,
     parts: parts.length,
-    cents: priceOf(circuit, sorts, given),
+    cents: priceOf(circuit, sorts, means),
   };
   return { ...base, works: why.length === 0, why, figures };
 }
@@ -70,7 +70,7 @@ function objections(design: AgeRow, rows: readonly AgeRow[]): Finding[] {
   return found;
 }
 
-function priceOf(circuit: Circuit, sorts: LampSorts, { cents }: Given): number | undefined {
+function priceOf(circuit: Circuit, sorts: LampSorts, { cents }: Means): number | undefined {
   let sum = 0;
   for (const part of circuit.parts) {
     const key = isKind(part, 'resistor')

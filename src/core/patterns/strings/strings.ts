@@ -4,7 +4,7 @@ import { supplyFigures, type SupplyChoice } from '../../catalogue/supplies';
 import { valuesOf } from '../../catalogue/shelf';
 import { Junction } from '../../devices/junction';
 import { finding, refused, type Outcome } from '../../findings/finding';
-import type { Design, Given, Pattern } from '../pattern';
+import type { Design, Means, Pattern } from '../pattern';
 import { choose } from '../single/sums';
 import { ampsOf, bankOf, type Bank } from '../steady/bank';
 import type { SteadySums } from '../steady/figures';
@@ -59,17 +59,17 @@ export const strings: Pattern<'strings', StringsParams, SteadySums> = {
   design,
 };
 
-function design(params: StringsParams, given: Given): Outcome<Design<SteadySums>> {
+function design(params: StringsParams, means: Means): Outcome<Design<SteadySums>> {
   const unfit = supplyRefusals(supplyFigures(params.supply).volts);
   if (unfit.length) return refused(...unfit);
   const lamps = lampList(params.groups);
   if (lamps.length > LAMPS_MOST) {
     return refused(finding('too-many-lamps', { lamps: lamps.length, most: LAMPS_MOST }));
   }
-  const ways = waysFor(params, lamps, given);
+  const ways = waysFor(params, lamps, means);
   const taken = wayTaken(params.way, ways);
   if (!taken) return refused(...allReasons(ways));
-  const built = buildWay(params, params.supply, lamps, taken, given);
+  const built = buildWay(params, params.supply, lamps, taken, means);
   if (!built.ok) return built;
   const marked = ways.map((way) => ({
     ...way,
@@ -80,7 +80,7 @@ function design(params: StringsParams, given: Given): Outcome<Design<SteadySums>
   const findings = way ? way.why : [];
   return finish(
     { circuit, supply: params.supply, sorts, strings: sums, findings, more: { ways: marked } },
-    given,
+    means,
   );
 }
 
@@ -88,9 +88,9 @@ export function lampList(groups: StringsParams['groups']): LampType[] {
   return groups.flatMap(({ lamp, count }) => Array.from({ length: count }, () => lamp));
 }
 
-type Wiring = Pick<Way, 'kind' | 'length'>;
+type Joining = Pick<Way, 'kind' | 'length'>;
 
-function wayTaken(choice: WayChoice, ways: readonly Way[]): Wiring | undefined {
+function wayTaken(choice: WayChoice, ways: readonly Way[]): Joining | undefined {
   if (choice.kind === 'strings') return choice;
   if (choice.kind !== 'best') return { kind: choice.kind, length: 1 };
   const here = ways.filter((way) => way.supply === ways[0]!.supply);
@@ -113,17 +113,17 @@ const COMPARED: readonly SupplyChoice[] = [
   { kind: 'block-9v', cells: 1, age: 'fresh' },
 ];
 
-function waysFor(params: StringsParams, lamps: readonly LampType[], given: Given): Way[] {
+function waysFor(params: StringsParams, lamps: readonly LampType[], means: Means): Way[] {
   const { supply } = params;
-  const here = waysOn(params, supply, lamps, given);
+  const here = waysOn(params, supply, lamps, means);
   // A list that shows no ways needs none of the other supplies.
-  const others = given.brief ? [] : COMPARED;
+  const others = means.brief ? [] : COMPARED;
   const elsewhere = others
     .filter((other) => other.kind !== supply.kind || other.cells !== supply.cells)
     .flatMap((other): Way[] => {
       // Which is best there is told without hours; only the one that is shown gets them.
-      const best = bestWay(waysOn(params, other, lamps, { ...given, brief: true }));
-      return best ? [wayWith(params, other, lamps, best, given)] : [];
+      const best = bestWay(waysOn(params, other, lamps, { ...means, brief: true }));
+      return best ? [wayWith(params, other, lamps, best, means)] : [];
     });
   return [...here, ...elsewhere];
 }
@@ -132,33 +132,33 @@ function waysOn(
   params: StringsParams,
   supply: SupplyChoice,
   lamps: readonly LampType[],
-  given: Given,
+  means: Means,
 ): Way[] {
   const { volts } = supplyFigures(supply);
-  const lengths = lengthsFor(lamps, volts, params.amps, given);
-  const wirings: Wiring[] = [
+  const lengths = lengthsFor(lamps, volts, params.amps, means);
+  const joinings: Joining[] = [
     { kind: 'own', length: 1 },
     ...lengths.map((length) => ({ kind: 'strings' as const, length })),
     ...(lamps.length > 1 ? [{ kind: 'shared' as const, length: 1 }] : []),
   ];
-  return wirings.map((wiring) => wayWith(params, supply, lamps, wiring, given));
+  return joinings.map((joining) => wayWith(params, supply, lamps, joining, means));
 }
 
 function wayWith(
   params: StringsParams,
   supply: SupplyChoice,
   lamps: readonly LampType[],
-  { kind, length }: Wiring,
-  given: Given,
+  { kind, length }: Joining,
+  means: Means,
 ): Way {
-  const built = buildWay(params, supply, lamps, { kind, length }, given);
+  const built = buildWay(params, supply, lamps, { kind, length }, means);
   if (!built.ok) return unmetWay(kind, length, supply, built);
   const { circuit, sorts } = built.value;
-  return judgeWay({ kind, length, supply, circuit, sorts }, given);
+  return judgeWay({ kind, length, supply, circuit, sorts }, means);
 }
 
 /** Lengths worth showing: all that fit, and the first that does not, with the volts it would need. */
-function lengthsFor(lamps: readonly LampType[], volts: number, amps: number, { shelf }: Given): number[] {
+function lengthsFor(lamps: readonly LampType[], volts: number, amps: number, { shelf }: Means): number[] {
   const least = Math.min(...lamps.map((type) => new Junction(shelf.lamps[type]).voltsAt(amps)));
   const most = Math.min(LENGTH_MOST, lamps.length, Math.floor(volts / least) + 1);
   return Array.from({ length: Math.max(0, most - 1) }, (_, i) => i + 2);
@@ -184,12 +184,12 @@ function buildWay(
   params: StringsParams,
   supply: SupplyChoice,
   lamps: readonly LampType[],
-  { kind, length }: Wiring,
-  given: Given,
+  { kind, length }: Joining,
+  means: Means,
 ): Outcome<Bank> {
-  if (kind === 'shared') return sharedBank(params, supply, lamps, given);
+  if (kind === 'shared') return sharedBank(params, supply, lamps, means);
   const wish = { ...params, supply, strings: stringsOf(lamps, kind === 'own' ? 1 : length) };
-  return bankOf(wish, given);
+  return bankOf(wish, means);
 }
 
 /** All lamps side by side on one resistor, sized as if they shared the current fairly. */
@@ -197,9 +197,9 @@ function sharedBank(
   params: StringsParams,
   supply: SupplyChoice,
   lamps: readonly LampType[],
-  given: Given,
+  means: Means,
 ): Outcome<Bank> {
-  const { shelf, style } = given;
+  const { shelf, style } = means;
   const { volts, ohms } = supplyFigures(supply);
   const total = params.amps * lamps.length;
   const junctions = lamps.map((type) => new Junction(shelf.lamps[type]));

@@ -5,7 +5,7 @@ import { valuesOf } from '../../catalogue/shelf';
 import { supplyFigures } from '../../catalogue/supplies';
 import { Junction } from '../../devices/junction';
 import { finding, refused, type Outcome } from '../../findings/finding';
-import type { Design, Given, Pattern } from '../pattern';
+import type { Design, Means, Pattern } from '../pattern';
 import { ampsOf } from '../steady/bank';
 import type { SteadySums, WalkRow } from '../steady/figures';
 import { finish } from '../steady/finish';
@@ -38,8 +38,8 @@ export const walkDown: Pattern<'walk-down', WalkDownParams, SteadySums> = {
   design,
 };
 
-function design(params: WalkDownParams, given: Given): Outcome<Design<SteadySums>> {
-  const { shelf, style } = given;
+function design(params: WalkDownParams, means: Means): Outcome<Design<SteadySums>> {
+  const { shelf, style } = means;
   const supply = supplyFigures(params.supply);
   const unfit = supplyRefusals(supply.volts);
   if (unfit.length) return refused(...unfit);
@@ -68,7 +68,7 @@ function design(params: WalkDownParams, given: Given): Outcome<Design<SteadySums
   const resistor = resistorPart('R1', PLUS, 'between', first.ohms, toleranceOf(style));
   const circuit = circuitFrom([supplyPart(params.supply), resistor, lampPart('D1', 'between', MINUS, lamp)]);
   const walk = beyond ? [...walked, beyond] : walked;
-  return finish({ circuit, supply: params.supply, sorts: { D1: params.lamp }, more: { walk } }, given);
+  return finish({ circuit, supply: params.supply, sorts: { D1: params.lamp }, more: { walk } }, means);
 }
 
 /** So many rows from the first to the last, as evenly by ratio as the drawer allows. */

@@ -14,8 +14,8 @@ import {
   type Outcome,
   type SupplyKind,
 } from '@/core';
-import { readFigure, refusal } from '@/features/sentence/readers';
-import { Choice, Typed } from '@/features/sentence/Words';
+import { readFigure, refusal } from '@/features/wish/readers';
+import { Choice, Typed } from '@/features/wish/Words';
 import { SUPPLY_NAMES } from '@/messages/names';
 import type { CoreApi } from '@/workers/coreApi';
 import { useAsked } from '@/features/asking/useAsked';

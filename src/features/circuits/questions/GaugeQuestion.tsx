@@ -11,7 +11,7 @@ import {
   type Outcome,
   type Threshold,
 } from '@/core';
-import { Choice, Typed } from '@/features/sentence/Words';
+import { Choice, Typed } from '@/features/wish/Words';
 import type { CoreApi } from '@/workers/coreApi';
 import { useAsked } from '@/features/asking/useAsked';
 import { Question, same } from './Question';

@@ -15,7 +15,7 @@ import {
   type Outcome,
   type ResistorAnswer,
 } from '@/core';
-import { Choice, Typed } from '@/features/sentence/Words';
+import { Choice, Typed } from '@/features/wish/Words';
 import type { CoreApi } from '@/workers/coreApi';
 import { useAsked } from '@/features/asking/useAsked';
 import { Question, same } from './Question';

@@ -16,8 +16,8 @@ import {
   type TimingChoice,
   type TimingForm,
 } from '@/core';
-import { readFigure, readList, readWithin } from '@/features/sentence/readers';
-import { Choice, Typed } from '@/features/sentence/Words';
+import { readFigure, readList, readWithin } from '@/features/wish/readers';
+import { Choice, Typed } from '@/features/wish/Words';
 import { Question } from './Question';
 
 const FORM_NAMES: Readonly<Record<TimingForm, string>> = {

@@ -12,8 +12,8 @@ import {
   type Outcome,
   type TrimRange,
 } from '@/core';
-import { readFigure } from '@/features/sentence/readers';
-import { Choice, Typed } from '@/features/sentence/Words';
+import { readFigure } from '@/features/wish/readers';
+import { Choice, Typed } from '@/features/wish/Words';
 import type { CoreApi } from '@/workers/coreApi';
 import { useAsked } from '@/features/asking/useAsked';
 import { Question, same } from './Question';

@@ -1,5 +1,5 @@
 import { BOARD_CHOICES, choiceOf, DEFAULT_BUILD, type PatternChoice, type Sheet } from '@/core';
-import { Choice } from '@/features/sentence/Words';
+import { Choice } from '@/features/wish/Words';
 import { BOARD_NAMES } from '@/messages/names';
 import { lengthWords } from '@/messages/lengths';
 import { solderWords } from '@/messages/soldering';

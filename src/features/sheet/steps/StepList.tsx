@@ -16,7 +16,7 @@ export function StepList({ sheet, onRing }: { sheet: Sheet; onRing: (part: strin
     <ol className="steps">
       {sheet.steps.map((step) => {
         const words = stepWords(step, sheet);
-        const gate = step.action === 'gate' || step.action === 'stage-gate' || step.action === 'inspect';
+        const gate = step.action === 'gate' || step.action === 'block-gate' || step.action === 'inspect';
         return (
           <li key={step.id} className={gate ? 'gate' : undefined}>
             <Form.Check

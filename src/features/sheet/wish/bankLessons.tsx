@@ -1,11 +1,11 @@
 import type { LampType, ParamsOf, WayChoice } from '@/core';
 import { formatEntered, parseQuantity, readSupplyVolts, type Outcome } from '@/core';
 import Button from 'react-bootstrap/Button';
-import { Choice, Typed } from '@/features/sentence/Words';
-import { readWithin } from '@/features/sentence/readers';
+import { Choice, Typed } from '@/features/wish/Words';
+import { readWithin } from '@/features/wish/readers';
 import { AmpsWord, ChoiceWords, LampWord } from './CommonWords';
 import { countReader } from './problems';
-import type { SentenceProps } from './sentence';
+import type { WishProps } from './wishProps';
 import { SupplyWords } from './SupplyWords';
 
 const WAYS: readonly (readonly [string, string])[] = [
@@ -29,7 +29,7 @@ export function wayFrom(key: string): WayChoice {
   return { kind: kind as 'best' | 'own' | 'shared' };
 }
 
-export function StringsSentence({ params, style, problems, onChange }: SentenceProps<ParamsOf<'strings'>>) {
+export function StringsWish({ params, style, problems, onChange }: WishProps<ParamsOf<'strings'>>) {
   const { groups } = params;
   const withGroup = (i: number, change: Partial<(typeof groups)[number]>) =>
     onChange({ ...params, groups: groups.map((group, k) => (k === i ? { ...group, ...change } : group)) });
@@ -98,7 +98,7 @@ const readLimit = (typed: string): Outcome<number> => {
   return figure.ok ? readWithin('The supply’s limit', 'A', 1e-3, 0.02)(`${figure.value}`) : figure;
 };
 
-export function HoggingSentence({ params, problems, onChange }: SentenceProps<ParamsOf<'hogging'>>) {
+export function HoggingWish({ params, problems, onChange }: WishProps<ParamsOf<'hogging'>>) {
   const { lamps } = params;
   return (
     <>
@@ -155,7 +155,7 @@ export function HoggingSentence({ params, problems, onChange }: SentenceProps<Pa
   );
 }
 
-export function PanelSentence({ params, style, problems, onChange }: SentenceProps<ParamsOf<'panel'>>) {
+export function PanelWish({ params, style, problems, onChange }: WishProps<ParamsOf<'panel'>>) {
   const count = (name: 'rows' | 'columns' | 'batch', label: string, low: number, high: number) => (
     <Typed
       label={label}
@@ -182,12 +182,7 @@ export function PanelSentence({ params, style, problems, onChange }: SentencePro
   );
 }
 
-export function LampCoverSentence({
-  params,
-  style,
-  problems,
-  onChange,
-}: SentenceProps<ParamsOf<'lamp-cover'>>) {
+export function LampCoverWish({ params, style, problems, onChange }: WishProps<ParamsOf<'lamp-cover'>>) {
   return (
     <>
       Light{' '}

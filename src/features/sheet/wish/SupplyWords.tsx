@@ -11,8 +11,8 @@ import {
   type SupplyChoice,
   type SupplyKind,
 } from '@/core';
-import { Choice, Typed } from '@/features/sentence/Words';
-import { readWithin } from '@/features/sentence/readers';
+import { Choice, Typed } from '@/features/wish/Words';
+import { readWithin } from '@/features/wish/readers';
 import { AGE_NAMES, SUPPLY_NAMES } from '@/messages/names';
 import { Batteries } from './batteries';
 import { countReader, type Problems } from './problems';

@@ -7,7 +7,7 @@ import {
   type HouseStyle,
   type LampType,
 } from '@/core';
-import { Choice, Typed } from '@/features/sentence/Words';
+import { Choice, Typed } from '@/features/wish/Words';
 import { lampName } from '@/messages/names';
 import { ROUNDING_WORDS } from '@/messages/schools';
 import type { Problems } from './problems';

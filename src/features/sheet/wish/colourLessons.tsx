@@ -1,16 +1,16 @@
 import type { ParamsOf } from '@/core';
 import { formatEntered } from '@/core';
 import Button from 'react-bootstrap/Button';
-import { Choice, Typed } from '@/features/sentence/Words';
-import { readWithin } from '@/features/sentence/readers';
+import { Choice, Typed } from '@/features/wish/Words';
+import { readWithin } from '@/features/wish/readers';
 import { AmpsWord, ChoiceWords, LampWord } from './CommonWords';
 import { KnobWord } from './lampLessons';
-import type { SentenceProps } from './sentence';
+import type { WishProps } from './wishProps';
 import { SupplyWords } from './SupplyWords';
 
 const COLOURS = ['red', 'green', 'blue'] as const;
 
-export function RgbSentence({ params, style, problems, onChange }: SentenceProps<ParamsOf<'rgb'>>) {
+export function RgbWish({ params, style, problems, onChange }: WishProps<ParamsOf<'rgb'>>) {
   return (
     <>
       Light a three-colour lamp with common{' '}
@@ -81,7 +81,7 @@ export function RgbSentence({ params, style, problems, onChange }: SentenceProps
 
 const readThreshold = readWithin('A threshold', 'V', 3, 24);
 
-export function GaugeSentence({ params, style, problems, onChange }: SentenceProps<ParamsOf<'gauge'>>) {
+export function GaugeWish({ params, style, problems, onChange }: WishProps<ParamsOf<'gauge'>>) {
   const { rungs } = params;
   const withRung = (i: number, change: Partial<(typeof rungs)[number]>) =>
     onChange({ ...params, rungs: rungs.map((rung, k) => (k === i ? { ...rung, ...change } : rung)) });

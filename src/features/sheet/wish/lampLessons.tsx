@@ -1,13 +1,13 @@
 import { AGES, type ParamsOf } from '@/core';
-import { Choice, Typed } from '@/features/sentence/Words';
-import { readWithin } from '@/features/sentence/readers';
+import { Choice, Typed } from '@/features/wish/Words';
+import { readWithin } from '@/features/wish/readers';
 import { AGE_NAMES } from '@/messages/names';
 import { AmpsWord, ChoiceWords, LampWord, ValuesWord } from './CommonWords';
 import { countReader } from './problems';
-import type { SentenceProps } from './sentence';
+import type { WishProps } from './wishProps';
 import { SupplyWords } from './SupplyWords';
 
-export function SingleSentence({ params, style, problems, onChange }: SentenceProps<ParamsOf<'single'>>) {
+export function SingleWish({ params, style, problems, onChange }: WishProps<ParamsOf<'single'>>) {
   return (
     <>
       Light one <LampWord lamp={params.lamp} onChange={(lamp) => onChange({ ...params, lamp })} /> lamp from{' '}
@@ -33,12 +33,7 @@ export function SingleSentence({ params, style, problems, onChange }: SentencePr
   );
 }
 
-export function CoinLightSentence({
-  params,
-  style,
-  problems,
-  onChange,
-}: SentenceProps<ParamsOf<'coin-light'>>) {
+export function CoinLightWish({ params, style, problems, onChange }: WishProps<ParamsOf<'coin-light'>>) {
   return (
     <>
       Light{' '}
@@ -94,12 +89,7 @@ export function CoinLightSentence({
   );
 }
 
-export function WalkDownSentence({
-  params,
-  style,
-  problems,
-  onChange,
-}: SentenceProps<ParamsOf<'walk-down'>>) {
+export function WalkDownWish({ params, style, problems, onChange }: WishProps<ParamsOf<'walk-down'>>) {
   return (
     <>
       Find the glow of one <LampWord lamp={params.lamp} onChange={(lamp) => onChange({ ...params, lamp })} />{' '}
@@ -125,7 +115,7 @@ export function WalkDownSentence({
 
 const readLowAmps = readWithin('The current at the low end', 'A', 2e-5, 0.02);
 
-export function DimmerSentence({ params, style, problems, onChange }: SentenceProps<ParamsOf<'dimmer'>>) {
+export function DimmerWish({ params, style, problems, onChange }: WishProps<ParamsOf<'dimmer'>>) {
   const readLow = (typed: string) => readLowAmps(/[a-zµ]/iu.test(typed) ? typed : `${typed} mA`);
   return (
     <>

@@ -1,4 +1,4 @@
-import { stageLists, wiringOf } from '../board/layout/wiring';
+import { blockLists, wiringOf } from '../board/layout/wiring';
 import { shapeOf } from '../board/layout/repeat';
 import type { Body } from '../board/bodies';
 import { copperOf } from '../board/copper';
@@ -8,11 +8,11 @@ import { POLARITY } from '../catalogue/polarity';
 import type { LegPlace, Piece } from './step';
 
 /** What is placed before the next test: its wires and its things, low ones first. */
-export interface Stage {
+export interface Block {
   readonly number: number;
   readonly jumpers: readonly Placement[];
   readonly pieces: readonly Piece[];
-  /** The earlier stage that it is built like, with the same values. */
+  /** The earlier block that it is built like, with the same values. */
   readonly like?: number;
 }
 
@@ -33,11 +33,11 @@ export function heightOf(kind: Body['kind']): number {
   return HEIGHT[kind] ?? 2;
 }
 
-/** The stages of a plan in the order of the lesson; wires that belong to no stage come with the first. */
-export function stagesOf(plan: Plan, circuit: Circuit): Stage[] {
+/** The blocks of a plan in the order of the lesson; wires that belong to no block come with the first. */
+export function blocksOf(plan: Plan, circuit: Circuit): Block[] {
   const wiring = wiringOf(circuit);
   const bodies = new Map(wiring.bodies.map((body) => [body.id, body]));
-  const lists = stageLists(wiring);
+  const lists = blockLists(wiring);
   const placed = new Map(plan.placements.map((p) => [p.part, p]));
   const copper = copperOf(plan);
   const ground = lists.map(
@@ -46,15 +46,15 @@ export function stagesOf(plan: Plan, circuit: Circuit): Stage[] {
   const jumpers = lists.map((): Placement[] => []);
   for (const jumper of plan.placements.filter((p) => p.kind === 'jumper')) {
     const ends = Object.values(jumper.legs).map(copper);
-    // A wire comes with the last of the stages that it joins: only then both its ends mean something.
-    const stage = ground.map((set) => ends.some((end) => set.has(end))).lastIndexOf(true);
-    jumpers[Math.max(0, stage)]?.push(jumper);
+    // A wire comes with the last of the blocks that it joins: only then both its ends mean something.
+    const block = ground.map((set) => ends.some((end) => set.has(end))).lastIndexOf(true);
+    jumpers[Math.max(0, block)]?.push(jumper);
   }
   const shapes = lists.map((ids) => {
-    const stage = ids.map((id) => bodies.get(id)!);
-    return `${shapeOf(stage, wiring)} ${stage.flatMap((body) => body.parts.map((p) => JSON.stringify(p.params))).join()}`;
+    const block = ids.map((id) => bodies.get(id)!);
+    return `${shapeOf(block, wiring)} ${block.flatMap((body) => body.parts.map((p) => JSON.stringify(p.params))).join()}`;
   });
-  return lists.map((ids, i): Stage => {
+  return lists.map((ids, i): Block => {
     const pieces = ids
       .flatMap((id) => (placed.has(id) ? [pieceOf(bodies.get(id)!, placed.get(id)!)] : []))
       .map((piece, order) => ({ piece, order }))
@@ -74,9 +74,9 @@ export function legPlaces(kind: Body['kind'], placement: Placement): LegPlace[] 
   return Object.entries(placement.legs).map(([pin, hole]) => ({ pin, hole, cue: marks[pin] ?? 'none' }));
 }
 
-/** The circuit with only the supply and the first so many stages, for what a meter reads half-way. */
-export function partial(circuit: Circuit, stages: readonly Stage[], count: number): Circuit {
-  const ids = new Set(stages.slice(0, count).flatMap(({ pieces }) => pieces.map(({ part }) => part)));
+/** The circuit with only the supply and the first so many blocks, for what a meter reads half-way. */
+export function partial(circuit: Circuit, blocks: readonly Block[], count: number): Circuit {
+  const ids = new Set(blocks.slice(0, count).flatMap(({ pieces }) => pieces.map(({ part }) => part)));
   return {
     ...circuit,
     parts: circuit.parts.filter((part) => isKind(part, 'supply') || ids.has(part.body?.id ?? part.id)),

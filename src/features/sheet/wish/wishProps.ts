@@ -2,7 +2,7 @@ import type { HouseStyle } from '@/core';
 import type { Problems } from './problems';
 
 /** What the sentence of one pattern is given. */
-export interface SentenceProps<Params> {
+export interface WishProps<Params> {
   readonly params: Params;
   readonly style: HouseStyle;
   readonly problems: Problems;

@@ -3,7 +3,7 @@ import { lampName, supplyName } from './names';
 import { listWords } from './stepWords';
 
 /** A lesson in one line: `red lamp, 330 Ω, 3 AA cells, fresh: 8.85 mA`, or `3 blue and 2 red lamps, …`. */
-export function lessonSentence({ sums, steady }: Pick<Sheet, 'sums' | 'steady'>): string {
+export function lessonLine({ sums, steady }: Pick<Sheet, 'sums' | 'steady'>): string {
   if (sums) {
     const { lamp, chosen, supply, design } = sums;
     return `${lampName(lamp.type)} lamp, ${formatOhms(chosen)}, ${supplyName(supply)}: ${formatQuantity(design.amps, 'A')}`;

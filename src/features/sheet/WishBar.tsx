@@ -1,0 +1,43 @@
+'use client';
+
+import type { HouseStyle, ParamsOf, PatternChoice, PatternId } from '@/core';
+import { HoggingWish, LampCoverWish, PanelWish, StringsWish } from './wish/bankLessons';
+import { GaugeWish, RgbWish } from './wish/colourLessons';
+import { CoinLightWish, DimmerWish, SingleWish, WalkDownWish } from './wish/lampLessons';
+import { useProblems } from './wish/problems';
+import type { WishProps } from './wish/wishProps';
+
+interface Props {
+  readonly choice: PatternChoice;
+  readonly style: HouseStyle;
+  onChange(choice: PatternChoice): void;
+}
+
+const WISHES: { readonly [Id in PatternId]: (props: WishProps<ParamsOf<Id>>) => React.ReactNode } = {
+  single: SingleWish,
+  'coin-light': CoinLightWish,
+  'walk-down': WalkDownWish,
+  strings: StringsWish,
+  hogging: HoggingWish,
+  dimmer: DimmerWish,
+  rgb: RgbWish,
+  gauge: GaugeWish,
+  panel: PanelWish,
+  'lamp-cover': LampCoverWish,
+};
+
+/** The lesson as a sentence whose underlined words are its inputs. */
+export function WishBar({ choice, style, onChange }: Props) {
+  const problems = useProblems();
+  // Each choice carries the parameters of its own pattern; TypeScript cannot see that through the union.
+  const Wish = WISHES[choice.pattern] as (props: WishProps<unknown>) => React.ReactNode;
+  const change = (params: unknown) => onChange({ ...choice, params } as PatternChoice);
+  return (
+    <>
+      <p className="sentence">
+        <Wish params={choice.params} style={style} problems={problems} onChange={change} />
+      </p>
+      {problems.notes}
+    </>
+  );
+}
