@@ -8,6 +8,8 @@ const ORDER = [
   'circuit',
   'solver',
   'tolerance',
+  'observe',
+  'parts',
   'answers',
   'board',
   'patterns',
@@ -33,6 +35,19 @@ module.exports = {
       severity: 'error',
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
       to: { pathNot: ['^src/core/', '^node_modules/(zod|papaparse|@types/papaparse)/'] },
+    },
+    {
+      name: 'only-observe-solves',
+      comment: 'what a build does is observed; solving many times over is for bands and for answers',
+      severity: 'error',
+      from: {
+        path: '^src/core/',
+        pathNot: ['^src/core/(solver|tolerance|observe|answers)/', '^src/core/index\\.ts$', '\\.test\\.ts$'],
+      },
+      to: {
+        path: '^src/core/solver/(solve|operatingPoint|newton|sweep|run/run)\\.ts$',
+        dependencyTypesNot: ['type-only'],
+      },
     },
     {
       name: 'core-has-one-door',

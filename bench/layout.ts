@@ -22,7 +22,7 @@ export function benchLayout(): Line[] {
     const choice = choiceSchema.parse({ pattern, params, build: DEFAULT_BUILD });
     const worked = workOut({ choice, style: DEFAULT_STYLE, shelf: BARE_SHELF, stock: [] });
     if (!worked.ok) return [];
-    const { circuit } = worked.value.design;
+    const { circuit } = worked.value;
     const boards: BoardChoice[] = pattern === 'panel' ? ['strip', 'pad'] : ['half', 'full', 'strip', 'pad'];
     return boards.map((board) => [pattern, circuit, board]);
   });

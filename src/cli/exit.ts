@@ -1,5 +1,5 @@
 import type { Finding, Outcome } from '@/core';
-import { sentence } from '@/messages/findings';
+import { sentences } from '@/messages/findings';
 
 /** Ends the program: 2 for what was refused, 3 for a circuit without a solution that can be found. */
 export class Exit extends Error {
@@ -23,7 +23,7 @@ export function valueOf<T>(outcome: Outcome<T>): T {
   if (outcome.ok) return outcome.value;
   const [first] = outcome.findings;
   const unsolved = first !== undefined && UNSOLVED.includes(first.code);
-  throw new Exit(unsolved ? 3 : 2, outcome.findings.map(sentence).join(' ').replace(/\n/gu, ' '));
+  throw new Exit(unsolved ? 3 : 2, sentences(outcome.findings).replace(/\n/gu, ' '));
 }
 
 export function print(answer: unknown): void {

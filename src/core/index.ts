@@ -40,7 +40,6 @@ export {
   type MeterReading,
 } from './catalogue/meter';
 export { ORIGINS, type Origin } from './catalogue/origin';
-export { POLARITY, type PolarityCue } from './catalogue/polarity';
 export { neighbours, SERIES_NAMES, seriesValues, type SeriesName } from './catalogue/preferred';
 export { ratingFor } from './catalogue/ratings';
 export { seriesResistor } from './catalogue/seriesResistor';
@@ -59,7 +58,15 @@ export { TIMING_FORMS, type TimingForm } from './catalogue/timing';
 // devices
 export { Junction, fitSeriesOhms } from './devices/junction';
 // circuit
-export { isKind, partOf, withPart, type Check, type Circuit, type Part } from './circuit/circuit';
+export {
+  isKind,
+  partOf,
+  withPart,
+  type Check,
+  type Circuit,
+  type Part,
+  type ThingKind,
+} from './circuit/circuit';
 export { withField } from './circuit/withField';
 export { isProblem, type FieldProblem } from './devices/device';
 export { KINDS, type Kind } from './devices/index';
@@ -86,6 +93,29 @@ export {
 export { histogram, type Histogram } from './tolerance/histogram';
 export type { Slice } from './tolerance/sample';
 export { drawn } from './tolerance/draw';
+// observe
+export {
+  isGapped,
+  isProbed,
+  UNITS,
+  type Checkpoint,
+  type Held,
+  type Measure,
+  type PinRef,
+} from './observe/checkpoint';
+export { burdensFor } from './observe/draws';
+export { withHeld } from './observe/held';
+export { lampsSeen, type LampSeen, type Look } from './observe/looks';
+export { metered, type MeterUse } from './observe/meter';
+export type { Moving, Observation, Still } from './observe/observation';
+export { observe, reportOf } from './observe/observe';
+export { read, type Reading } from './observe/read';
+// parts
+export { overloadOf, PARTS } from './parts/index';
+export { type FaultCode, type FaultData } from './parts/mistake';
+export type { Overload } from './parts/overload';
+export type { PolarityCue } from './parts/polarity';
+export { isCommonCathode, polarityOf, thingOf, thingsOf, type Thing } from './parts/thing';
 // answers
 export { batteryLifeOf, DIM_AMPS, type BatteryLife } from './answers/battery';
 export { resistorForCurrent, type ResistorAnswer } from './answers/resistor';
@@ -111,7 +141,6 @@ export {
   type BoardSpec,
   type Copper,
 } from './board/boards';
-export { bodiesOf, type Body } from './board/bodies';
 export { boardOf, copperOf } from './board/copper';
 export { boardHoles, holeOf, LANE_PITCH, TAPE_PITCH, type Hole, type HoleName } from './board/geometry';
 export {
@@ -139,6 +168,7 @@ export {
   turnPart,
 } from './board/edits';
 export { asBuilt, type AsBuilt } from './board/asBuilt';
+export { makesWanted } from './board/makesWanted';
 export { extraPart } from './board/readBack';
 export { layOut, type LaidOut, type LayoutRequest } from './board/layout/layOut';
 export { fewestWires, qualityOf, type Quality } from './board/layout/score';
@@ -146,30 +176,30 @@ export { blockLists, wiringOf } from './board/layout/wiring';
 export { diagramOf, type Diagram } from './diagram/diagram';
 export { currentPaths } from './diagram/paths';
 // patterns
-export { COMES_AFTER } from './patterns/after';
-export { PATTERN_IDS, PATTERNS, type PatternId } from './patterns/index';
-export type { AgeRow, LampFigure, SteadySums, StringSum } from './patterns/steady/figures';
+export { PATTERN_IDS, patternOf, PATTERNS, type PatternId } from './patterns/index';
+export type { Goal } from './patterns/goal';
+export type { AgeRow, LampFigure, Life, SteadySums, StringSum } from './patterns/steady/figures';
 export type { LampSorts } from './patterns/steady/parts';
 export type { Way } from './patterns/steady/way';
 export type { WayChoice } from './patterns/strings/strings';
-export type { Checkpoint } from './patterns/pattern';
 export type { SingleParams } from './patterns/single/params';
 export { readLampAmps, readSupplyVolts, SUPPLY_LIMIT_VOLTS } from './patterns/wishes';
-export type { AtAge, School, SingleSums } from './patterns/single/sums';
+export type { LoopSums, School } from './patterns/single/working';
 export { DEFAULT_STYLE, ROUNDINGS, styleSchema, type HouseStyle, type Rounding } from './patterns/style';
 // assembly
 export type { LessonTime } from './assembly/lessonTime';
 export { AGE_GROUPS, type AgeGroup } from './assembly/pace';
-export type { LegPlace, Piece, GateReading, Step } from './assembly/step';
+export { idsOf, type Gate, type GateReading, type LegPlace, type Piece, type Step } from './assembly/step';
 export { blocksOf, type Block } from './assembly/blocks';
 export { tapesOf, type Tape } from './assembly/taped';
 // checking
 export { benchState, expandedUncertainty, judge, type Verdict, type VerdictName } from './checking/verdict';
 export { diagnose, type Cause, type Diagnosis } from './checking/diagnose';
-export { drawReadings, type FaultDictionary } from './checking/dictionary';
+export { drawReadings, measuredAt, type FaultDictionary, type JudgedPoint } from './checking/dictionary';
 export { dryRuns, type DryRun, type LampChange, type Lasting, type Ruin } from './checking/dryRun';
-export type { Candidate, FaultCode } from './checking/faults/fault';
-export { faultsOf } from './checking/faults/index';
+export { ASKED_STATES, RIGHT_STATES, type Candidate, type FaultContext } from './checking/faults/fault';
+export { everyFault, faultsOf } from './checking/faults/index';
+export { SEEN_WORDS, type SeenLook, type SeenWord } from './checking/seen';
 export { identifyLamp, type LampGuess } from './answers/identifyLamp';
 export { fitLamp, type MeasuredPoint } from './answers/fitLamp';
 export { measuredBattery, spentAt, type MeasuredBattery } from './answers/measuredBattery';
@@ -196,9 +226,9 @@ export {
   type ParamsOf,
   type PatternChoice,
 } from './sheet/choice';
+export { asItStands, type Standing, type StandingReading } from './sheet/asItStands';
 export type { SheetRequest } from './sheet/request';
 export { cheatSheet, type CheatCell, type CheatSheet } from './sheet/cheatSheet';
-export type { Goal } from './sheet/goals';
 export { makeSheet, workOut, type Sheet } from './sheet/sheet';
 // formats
 export {

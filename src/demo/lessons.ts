@@ -95,7 +95,7 @@ export const LESSONS: readonly LessonContent[] = [
           { lamp: 'red', count: 2 },
         ],
         amps: 0.008,
-        way: { kind: 'best' },
+        way: { kind: 'strings', length: 2 },
         side: 'plus',
       },
       build: on('half'),

@@ -2,6 +2,7 @@ import {
   drawReadings,
   faultContext,
   faultsOf,
+  measuredAt,
   meterHalfWidth,
   readingAsNoted,
   uniform,
@@ -31,10 +32,12 @@ export function benchReadings(
   seed: number,
 ): DemoReading[] {
   const { points } = expectation.dictionary;
-  const burden = expectation.expected.points.find((p) => p.burden !== undefined)?.burden ?? 0;
-  const drawn = drawReadings(candidate, sheet.checkpoints, burden, 1, seed);
+  const burdens = expectation.expected.points.map(({ burden = 0 }) => burden);
+  const drawn = drawReadings(candidate, sheet.checkpoints, burdens, 1, seed);
   if (!drawn) return [];
-  return points.map(({ id, measure, usual }, i) => {
+  return points.map((point, i) => {
+    const { id, usual } = point;
+    const measure = measuredAt(point);
     const truth = drawn[i]![0]!;
     const reading = readingAsNoted(expectation.meter, measure, truth, Infinity, usual);
     const half = meterHalfWidth(expectation.meter, measure, { ...reading, step: 0 });

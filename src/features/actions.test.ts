@@ -259,7 +259,7 @@ describe('the store and the house', () => {
     const { name, text } = await kitCsv(id);
     expect(name).toBe('kit-table-kit.csv');
     const lines = text.trim().split('\r\n');
-    expect(lines).toHaveLength(1 + 6);
+    expect(lines).toHaveLength(1 + 7);
     expect(lines.find((line) => line.startsWith('"lamp, red"'))).toMatch(/,D1,1,/u);
   });
 });

@@ -159,7 +159,7 @@ describe('the circuit diagram', () => {
         circuit={of.circuit}
         sorts={of.sorts}
         resistors="box"
-        figures={of.built.solved!.parts}
+        figures={of.built.seen!.parts}
         {...more}
       />,
     );
@@ -196,7 +196,7 @@ describe('the circuit diagram', () => {
 });
 
 describe('charts', () => {
-  const point = sheet.expected.points.find((p) => p.id === 'resistor')!;
+  const point = sheet.expected.points.find((p) => p.id === 'R1')!;
 
   it('draw the band between its edges, and the typical figure inside', () => {
     const markup = draw(<BandChart point={point} name="across R1" />);

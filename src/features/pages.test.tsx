@@ -11,7 +11,7 @@ import { ChecksStage } from './sheet/stages/ChecksStage';
 import { KitStage } from './sheet/stages/KitStage';
 import { PartsStage } from './sheet/stages/PartsStage';
 import { StepsStage } from './sheet/stages/StepsStage';
-import { SingleSumsView } from './sheet/sums/SingleSums';
+import { LoopWork } from './sheet/sums/LoopWork';
 
 const text = (element: ReactElement) =>
   renderToStaticMarkup(element)
@@ -53,13 +53,20 @@ describe.each(LESSONS.map((params) => [JSON.stringify(params), params] as const)
     });
 
     it('says one resistor value everywhere', () => {
-      const sums = text(<SingleSumsView sums={sheet.sums} style={DEFAULT_STYLE} />);
+      const sums = text(<LoopWork steady={sheet.steady} loop={sheet.loop} style={DEFAULT_STYLE} />);
       const parts = text(<PartsStage sheet={sheet} style={DEFAULT_STYLE} shelf={BARE_SHELF} />);
       const kit = text(
         <KitStage sheet={sheet} style={DEFAULT_STYLE} csvHref="/k" extras={[]} onExtras={() => undefined} />,
       );
       const steps = text(
-        <StepsStage sheet={sheet} title="Any lamp" printHref="/p" onRing={() => undefined} />,
+        <StepsStage
+          sheet={sheet}
+          title="Any lamp"
+          printHref="/p"
+          at={sheet.steps.findIndex(({ id }) => id === 'R1')}
+          onAt={() => undefined}
+          onSingle={() => undefined}
+        />,
       );
       const value = /R1, ([\d.]+ [kM]?Ω),/u.exec(card)![1]!;
       for (const page of [sums, parts, kit, steps]) expect(page).toContain(value);
@@ -91,7 +98,7 @@ describe('the check sheet', () => {
     expect(page).toContain('7 Fenn');
     expect(page).toMatch(/across R1 , V 2\.6\d – 3\.1\d/u);
     expect(page).toMatch(/current , mA 7\.\d\d – 9\.\d\d/u);
-    expect(page).toContain('lift the red lead and put the meter between it and its hole');
+    expect(page).toContain('lift the red lead of B1 and put the meter between it and its hole');
   });
 
   it('has twelve empty rows without a group', () => {
@@ -179,13 +186,14 @@ describe('status marks', () => {
 describe('sums for every lamp', () => {
   it.each(LAMP_TYPES)('%s: the volts add up and the working ends at the solved current', (lamp) => {
     const sheet = sheetWith({ lamp, supply: { kind: 'block-9v', cells: 1, age: 'fresh' } });
-    const { design, supplyFigures, chosen } = sheet.sums;
-    expect(design.resistorVolts + design.lampVolts + design.amps * supplyFigures.ohms).toBeCloseTo(
-      design.supplyVolts,
+    const { design, supplyFigures } = sheet.steady;
+    const { volts } = design.hottest!;
+    expect(volts + design.lamps[0]!.volts + design.amps * supplyFigures.ohms).toBeCloseTo(
+      supplyFigures.volts,
       9,
     );
-    expect(design.resistorVolts / chosen).toBeCloseTo(design.amps, 12);
-    const page = text(<SingleSumsView sums={sheet.sums} style={DEFAULT_STYLE} />);
+    expect(volts / sheet.loop.chosen).toBeCloseTo(design.amps, 12);
+    const page = text(<LoopWork steady={sheet.steady} loop={sheet.loop} style={DEFAULT_STYLE} />);
     expect(page).toContain('the volts add up');
     expect(page).toContain('full rated 20 mA');
   });

@@ -20,7 +20,6 @@ import { BoardWords } from './sheet/plan/BoardWords';
 import { WishBar } from './sheet/WishBar';
 import { KitStage } from './sheet/stages/KitStage';
 import { PartsStage } from './sheet/stages/PartsStage';
-import { OneStep } from './sheet/steps/OneStep';
 import { StepList } from './sheet/steps/StepList';
 import { SumsStage } from './sheet/sums/SumsStage';
 
@@ -73,10 +72,8 @@ describe.each(PATTERN_IDS)('the stages of %s', (pattern) => {
   });
 
   it('have a card in full and one step at a time', () => {
-    const list = text(<StepList sheet={sheet} onRing={nothing} />);
+    const list = text(<StepList sheet={sheet} at={0} onAt={nothing} />);
     expect(list).toContain('Stop: look before power.');
-    const one = text(<OneStep sheet={sheet} title="Any" />);
-    expect(one).toContain(`step 1 of ${sheet.steps.length}`);
   });
 
   it('say on what it is built, and how good the plan is', () => {
@@ -95,7 +92,7 @@ describe.each(PATTERN_IDS)('the stages of %s', (pattern) => {
 describe('boards of every kind', () => {
   const drawn = (board: BoardChoice, held: 'upright' | 'flat' = 'upright') => {
     const sheet = patternSheet('coin-light', { copies: 2, resistor: true, lamp: 'red' }, board);
-    const markup = renderToStaticMarkup(<BoardDrawing {...sheet} title="Plan" held={held} />);
+    const markup = renderToStaticMarkup(<BoardDrawing {...sheet} title="Plan" orientation={held} />);
     const [, width, height] = /viewBox="0 0 ([\d.]+) ([\d.]+)"/u.exec(markup)!.map(Number);
     return { sheet, markup, width: width!, height: height! };
   };

@@ -1,6 +1,14 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { patternSheet, sheetWith } from '../../tests/support/sheets';
-import { DEFAULT_STYLE, formatQuantity, LEVELS, THIN, type Level, type SupplyChoice } from '@/core';
+import {
+  DEFAULT_STYLE,
+  formatOhms,
+  formatQuantity,
+  LEVELS,
+  THIN,
+  type Level,
+  type SupplyChoice,
+} from '@/core';
 import { StudentSheet } from './print/StudentSheet';
 import { ComesAfter } from './sheet/aim/ComesAfter';
 import { TimeSection } from './sheet/aim/TimeSection';
@@ -27,7 +35,8 @@ describe('the students’ sheet', () => {
   it.each(LEVELS)('at “%s” lists every part, and a place to write for every checkpoint', (level) => {
     const page = printed(level);
     for (const { each, spec } of sheet.kit.lines) {
-      if (spec.kind === 'resistor') expect(page).toContain(`${each} × resistor ${spec.ohms} Ω`);
+      if (spec.kind === 'resistor')
+        expect(page).toContain(`${each} × resistor ${formatOhms(spec.ohms).replaceAll(THIN, ' ')}`);
     }
     expect(page.match(/across R\d one probe/gu)).toHaveLength(
       sheet.expected.points.filter(({ id }) => id.startsWith('R')).length,

@@ -1,28 +1,54 @@
-import { formatOhms, formatQuantity, type Cause, type Diagnosis } from '@/core';
-import { capital, checkpointName, lampName, legName, partName } from './names';
+import {
+  formatOhms,
+  formatPercent,
+  formatQuantity,
+  type Cause,
+  type Diagnosis,
+  type JudgedPoint,
+  type ThingKind,
+} from '@/core';
+import { article, capital } from './grammar';
 import { holeName } from './holes';
+import { lampName, legName, thingName } from './names';
+import { pointPhrase } from './points';
 
-type CauseWords = (data: Cause['data']) => string;
+type Points = readonly JudgedPoint[];
+type CauseWords = (data: Cause['data'], points: Points) => string;
+
+const thing = ({ kind, part = '' }: Cause['data'], fallback?: ThingKind) => thingName(kind ?? fallback, part);
 
 const CAUSES: Readonly<Record<Cause['code'], CauseWords>> = {
   right: () => 'as planned',
-  'lamp-reversed': () => 'lamp the wrong way round',
-  'lamp-open': () => 'lamp burnt out',
-  'lamp-shorted': () => 'lamp shorted: both legs in one row, or a dead lamp',
-  'resistor-shorted': ({ part }) => `${part} missing or both its legs in one row`,
+  'knob-elsewhere': ({ part, position = 0 }) => `${part} turned to ${formatPercent(1 - position)} up`,
+  'button-open': ({ part }) => `${part} not pressed`,
+  'supply-used': ({ part, volts = 0 }) => `${part} part-used, about ${formatQuantity(volts, 'V', 2)}`,
+  'lamp-reversed': ({ part }) => `${part} the wrong way round`,
+  'lamp-open': ({ part }) => `${part} burnt out or missing`,
+  'lamp-shorted': ({ part }) => `${part} shorted: both legs in one row, or a dead lamp`,
+  'other-lamp': ({ part, lamp = '' }) => `${part} is ${article(`${lampName(lamp)} lamp`)}`,
+  'other-common': ({ part, other }) => `${part} is a lamp with common ${other ?? 'leg'}`,
+  'resistor-missing': ({ part }) => `${part} missing, or a leg of it in no row`,
+  'resistor-shorted': ({ part }) => `a wire in the place of ${part}, or both its legs in one row`,
   'wrong-resistor': ({ part, ohms = 0, wantedOhms = 0 }) =>
     `${part} is ${formatOhms(ohms)}, not ${formatOhms(wantedOhms)}`,
   'resistors-exchanged': ({ part, other }) => `${part} and ${other} in each other’s place`,
   'loose-joint': ({ part }) => `a loose leg or a poor joint at ${part}`,
-  'other-common': () => 'a lamp with the other common leg fitted',
   'zener-reversed': ({ part }) => `${part} the wrong way round`,
   'zeners-exchanged': ({ part, other }) => `${part} and ${other} in each other’s place`,
-  'other-lamp': ({ lamp = '' }) => `a ${lampName(lamp)} lamp fitted`,
-  'supply-tired': () => 'tired battery',
-  'supply-reversed': () => 'battery reversed',
-  'supply-dead': () => 'battery flat, missing or off',
-  'bad-contact': () => 'bad contact in the battery lead',
-  'supply-limited': ({ amps = 0 }) => `supply holding ${formatQuantity(amps, 'A', 2)}, its current limit`,
+  'part-missing': (data) => `${thing(data)} missing, or a leg of it in no row`,
+  'part-shorted': (data) => `both legs of ${thing(data)} in one row`,
+  'part-reversed': ({ part }) => `${part} the wrong way round`,
+  'wrong-capacitor': ({ part, farads = 0, wantedFarads = 0 }) =>
+    `${part} is ${formatQuantity(farads, 'F')}, not ${formatQuantity(wantedFarads, 'F')}`,
+  'pins-exchanged': ({ part, kind, pin = '', other = '' }) =>
+    `the ${legName(kind, pin)} and the ${legName(kind, other)} of ${part} exchanged`,
+  'chip-turned': ({ part }) => `${part} turned half round: power off at once`,
+  'supply-tired': ({ part }) => `${part} is a tired battery`,
+  'supply-reversed': ({ part }) => `the leads of ${part} exchanged`,
+  'supply-dead': ({ part }) => `${part} flat, missing or off`,
+  'bad-contact': ({ part }) => `a bad contact in a lead of ${part}`,
+  'supply-limited': ({ part, amps = 0 }) =>
+    `${part} holding ${formatQuantity(amps, 'A', 2)}, its current limit`,
   'jumper-missing': ({ part }) => `${part} missing, or an end of it in the wrong row`,
   'rail-gap': ({ part }) => `the two halves of the rail not bridged: ${part} missing`,
   'cut-missing': ({ hole }) => `the strip not cut at ${hole}`,
@@ -30,54 +56,75 @@ const CAUSES: Readonly<Record<Cause['code'], CauseWords>> = {
     hole === 'p0' ? 'the plus tape touching the minus tape' : `a bridge of solder from ${hole} to ${other}`,
   'tape-torn': ({ hole = '' }) =>
     `the ${hole.startsWith('p') ? 'plus' : 'minus'} tape torn before lane ${hole.slice(1)}`,
-  'leg-astray': ({ part = '', pin = '', hole = '' }) =>
-    `${legName(part, pin)} of ${partName(part)} a row off, as in ${holeName(hole)}`,
-  'probes-swapped': ({ point }) =>
-    point === undefined ? 'probes swapped' : `probes swapped ${onPoint(point)}`,
+  'leg-astray': (data) =>
+    `the ${legName(data.kind, data.pin ?? '')} of ${thing(data)} a row off, as in ${holeName(data.hole ?? '')}`,
+  'probes-swapped': ({ point }, points) =>
+    point === undefined ? 'probes swapped' : `probes swapped ${onPoint(point, points)}`,
   'volts-through-current-jack': () => 'probe in the meter’s current jack',
   'fuse-blown': () => 'the meter’s fuse is blown',
   'meter-across-lamp': () => 'meter put across the lamp, not in series',
   'something-else': () => 'something else',
 };
 
-/** A cause in a few words, as it stands at the end of a row. */
-export function causeWords({ code, data }: Cause): string {
-  return CAUSES[code](data);
+/** A cause in a few words, with its part, as it stands at the end of a row. */
+export function causeWords({ code, data }: Pick<Cause, 'code' | 'data'>, points: Points = []): string {
+  return CAUSES[code](data, points);
 }
 
-function onPoint(id: string): string {
-  return id === 'current' ? 'in the current reading' : `${checkpointName(id)}`;
+function onPoint(id: string, points: Points): string {
+  const point = points.find((one) => one.id === id);
+  if (!point) return 'there';
+  const phrase = pointPhrase(point);
+  return phrase.startsWith('across') ? phrase : `in ${phrase}`;
 }
 
 /** The first group as one phrase: what no checkpoint can tell apart stands together. */
-export function likeliestWords(diagnosis: Diagnosis): string {
-  const words = [...new Set((diagnosis.groups[0]?.causes ?? []).slice(0, 4).map(broadWords))];
-  return capital(words.join(', or '));
+export function likeliestWords(diagnosis: Pick<Diagnosis, 'groups'>, points: Points = []): string {
+  const causes = (diagnosis.groups[0]?.causes ?? []).slice(0, 4);
+  const words = [...new Set(causes.map((cause) => broadWords(cause, points)))];
+  return startOf(words.join(', or '));
+}
+
+/** Names of parts and holes stay as they are written; words begin with a capital. */
+function startOf(text: string): string {
+  return /^[a-z][a-z]/u.test(text) ? capital(text) : text;
 }
 
 /** Many legs may be the one astray; in a group they are said in one breath. */
-function broadWords(cause: Cause): string {
-  return cause.code === 'leg-astray'
-    ? `a leg of ${partName(cause.data.part ?? '')} a row off`
-    : causeWords(cause);
+function broadWords(cause: Cause, points: Points): string {
+  return cause.code === 'leg-astray' ? `a leg of ${thing(cause.data)} a row off` : causeWords(cause, points);
 }
+
+/** What to do where measuring tells no more, by what is likeliest. */
+const DO_NEXT: Readonly<Partial<Record<Cause['code'], (data: Cause['data']) => string>>> = {
+  'button-open': ({ part }) => `hold ${part} pressed and measure again`,
+  'knob-elsewhere': ({ part }) => `turn ${part} to where the card says and measure again`,
+  'supply-used': () => 'note the pack’s volts; nothing is wrong with the build',
+  'lamp-reversed': ({ part }) => `turn ${part} round: if it stays dark, swap it`,
+  'lamp-open': ({ part }) => `try ${part} by itself on a coin cell`,
+  'lamp-shorted': ({ part }) => `look which row each leg of ${part} sits in`,
+  'resistor-missing': ({ part }) => `look whether both legs of ${part} reach its rows`,
+  'resistor-shorted': ({ part }) => `look which row each leg of ${part} sits in`,
+  'leg-astray': () => 'compare every leg with the card',
+  'jumper-missing': () => 'compare every wire with the card',
+  'rail-gap': () => 'compare every wire with the card',
+  'wrong-resistor': ({ part }) => `read the bands of ${part}`,
+  'resistors-exchanged': ({ part, other }) => `read the bands of ${part} and ${other}`,
+  'supply-tired': () => 'try a fresh pack',
+  'supply-dead': () => 'try a fresh pack, and its switch',
+  'bad-contact': () => 'try a fresh pack',
+  'volts-through-current-jack': () => 'move the red lead back to the volts jack before anything else',
+  'fuse-blown': () => 'try the meter on a known current',
+  'something-else': () => 'no single fault shows these figures: read them again, then compare with the card',
+};
 
 /** What would settle it: the next measurement, or the thing to do when measuring cannot. */
-export function nextWords(diagnosis: Diagnosis): string | undefined {
-  if (diagnosis.next) return `next: measure ${phrase(diagnosis.next.point)}`;
-  const codes = new Set(diagnosis.groups[0]?.causes.map((cause) => cause.code));
-  if (codes.has('lamp-reversed')) return 'turn the lamp round: if it stays dark, swap it';
-  if (codes.has('lamp-shorted')) return 'look which row each leg of the lamp sits in';
-  if (codes.has('leg-astray')) return 'compare every leg with the card';
-  if (codes.has('jumper-missing') || codes.has('rail-gap')) return 'compare every wire with the card';
-  if (codes.has('wrong-resistor')) return 'read the bands of R1';
-  if (codes.has('supply-tired') || codes.has('bad-contact')) return 'try a fresh pack';
-  if (codes.has('something-else'))
-    return 'no single fault shows these figures: read them again, then compare with the card';
+export function nextWords(diagnosis: Diagnosis, points: Points): string | undefined {
+  const point = points.find(({ id }) => id === diagnosis.next?.point);
+  if (point) return `next: measure ${pointPhrase(point)}`;
+  for (const { code, data } of diagnosis.groups[0]?.causes ?? []) {
+    const words = DO_NEXT[code]?.(data);
+    if (words) return words;
+  }
   return undefined;
-}
-
-function phrase(id: string): string {
-  const name = checkpointName(id);
-  return name.startsWith('across') ? name : `the ${name}`;
 }

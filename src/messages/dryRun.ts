@@ -1,6 +1,8 @@
-import { formatQuantity, type DryRun, type LampChange, type Lasting, type Ruin } from '@/core';
+import { formatQuantity, type Cause, type DryRun, type LampChange, type Lasting, type Ruin } from '@/core';
 import { causeWords } from './causes';
-import { capital } from './names';
+import { capital } from './grammar';
+import { thingName } from './names';
+import { pointPhrase } from './points';
 
 /** The change of a lamp as one would say it beforehand. */
 export const CHANGE_WORDS: Readonly<Record<LampChange, string>> = {
@@ -18,23 +20,85 @@ const LASTING_WORDS: Readonly<Record<Lasting, string>> = {
   weeks: 'early, after weeks instead of years',
 };
 
-export function ruinWords({ part, how, lasting, figure }: Ruin): string {
+export function ruinWords({ part, kind, how, lasting, figure }: Ruin): string {
   const when = LASTING_WORDS[lasting];
+  const name = kind === 'led' ? part : capital(thingName(kind, part));
   switch (how) {
-    case 'lamp':
-      return `${part} carries ${lasting === 'weeks' ? '' : 'at least '}${formatQuantity(figure, 'A')} and fails ${when}.`;
+    case 'current':
+      return `${name} carries ${lasting === 'weeks' ? '' : 'at least '}${formatQuantity(figure, 'A')} and fails ${when}.`;
     case 'reverse':
-      return `${part} has ${formatQuantity(figure, 'V')} against its direction, more than a lamp stands: it may be ruined.`;
-    case 'resistor':
-      return `${part} turns ${formatQuantity(figure, 'W', 2)} into heat: it chars ${when}.`;
-    case 'supply':
-      return `${part} is as good as shorted, ${formatQuantity(figure, 'A')}: it gets hot ${when}. Disconnect it first.`;
+      return `${name} has ${formatQuantity(figure, 'V')} against its direction, more than it stands: it may be ruined.`;
+    case 'heat':
+      return `${name} turns ${formatQuantity(figure, 'W', 2)} into heat: it chars ${when}.`;
+    case 'volts':
+      return `${name} gets ${formatQuantity(figure, 'V')}, more than it stands: it fails ${when}.`;
+    case 'shorted':
+      return `${name} is as good as shorted, ${formatQuantity(figure, 'A')}: it gets hot ${when}. Disconnect it first.`;
   }
 }
 
 /** A mistake as it stands in the list to choose from. */
-export function damageWords({ code, data }: Pick<DryRun, 'code' | 'data'>): string {
-  const words = causeWords({ code, data } as Parameters<typeof causeWords>[0]);
-  const named = data.part !== undefined && !words.includes(data.part) ? `${data.part}: ${words}` : words;
-  return capital(named);
+export function damageWords(run: Pick<DryRun, 'code' | 'data'>): string {
+  const words = causeWords(run);
+  return /^[a-z][a-z]/u.test(words) ? capital(words) : words;
+}
+
+type Why = (data: Cause['data'], run: DryRun) => string;
+
+const BLOCKS = 'It lets current pass one way only: turned round it blocks, and nothing flows in its string.';
+const NO_WAY = 'A ring that is open anywhere carries nothing: the current has no way round.';
+const PAST = 'Current takes the way without ohms: it goes past the part, and the part gets no volts.';
+const BOTH =
+  'Two that look alike do different work: each now gives the other’s string what was not meant for it.';
+
+/** Why a mistake does what it does, in one sentence. */
+const WHY: Readonly<Record<Cause['code'], Why>> = {
+  right: () => 'Everything is as planned.',
+  'knob-elsewhere': () => 'The knob sets how many ohms are in the way, and with them the current.',
+  'button-open': () => `${NO_WAY} The button closes it only while it is held.`,
+  'supply-used': () => 'A used pack has fewer volts and more ohms of its own, so less current flows.',
+  'lamp-reversed': () => BLOCKS,
+  'lamp-open': () => NO_WAY,
+  'lamp-shorted': () => PAST,
+  'other-lamp': () =>
+    'Another chip takes other volts for itself, and leaves the resistor more or less of them.',
+  'other-common': () => 'All three of its lamps stand the wrong way round, and block.',
+  'resistor-missing': () => NO_WAY,
+  'resistor-shorted': () => 'Without its ohms nothing limits the current but the supply itself.',
+  'wrong-resistor': ({ ohms = 0, wantedOhms = 0 }) =>
+    ohms > wantedOhms
+      ? 'More ohms for the same volts let less current through.'
+      : 'Fewer ohms for the same volts let more current through.',
+  'resistors-exchanged': () => BOTH,
+  'loose-joint': () => 'A poor joint is a resistor that nobody planned, in series with the rest.',
+  'zener-reversed': () => 'Forwards it conducts from under a volt on: it is a threshold no more.',
+  'zeners-exchanged': () => BOTH,
+  'part-missing': () => NO_WAY,
+  'part-shorted': () => PAST,
+  'part-reversed': () => BLOCKS,
+  'wrong-capacitor': () => 'Ten times the capacitor takes ten times as long to fill, a tenth a tenth.',
+  'pins-exchanged': () => 'Each leg now does the other’s work.',
+  'chip-turned': () => 'Plus goes where minus belongs: the chip conducts through and through, and burns.',
+  'supply-tired': () => 'A tired pack has fewer volts, and what is missing is missing at the resistor.',
+  'supply-reversed': () => 'The current would have to flow backwards, and lamps do not let it.',
+  'supply-dead': () => 'Nothing pushes.',
+  'bad-contact': () => 'A bad contact is a resistor that nobody planned, in series with everything.',
+  'supply-limited': () => 'In its limit a bench supply holds the current and lets its volts fall.',
+  'jumper-missing': () => NO_WAY,
+  'rail-gap': () => `${NO_WAY} The rail ends in the middle of the board.`,
+  'leg-astray': () => 'A leg in another row is joined to whatever is in that row, and to nothing of its own.',
+  'cut-missing': () => 'Copper that was to be two points of the circuit is still one.',
+  bridge: () => 'Two points of the circuit have become one.',
+  'tape-torn': () => NO_WAY,
+  'probes-swapped': () => 'The build is right: the meter counts from the black probe to the red one.',
+  'volts-through-current-jack': (_data, { where }) =>
+    `In the current jack the meter is a fuse and a shunt, nearly a wire${where ? `: held ${pointPhrase(where)} it takes the part out of the circuit` : ''}. It is the most dangerous slip of all.`,
+  'fuse-blown': () => 'The ring is closed through the meter, and its fuse is open.',
+  'meter-across-lamp': () =>
+    'On its current range the meter is nearly a wire: across the lamp it takes the lamp’s current.',
+  'something-else': () => 'Nobody knows yet.',
+};
+
+export function whyWords(run: DryRun): string {
+  return WHY[run.code](run.data, run);
 }

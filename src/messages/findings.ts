@@ -1,3 +1,4 @@
+import type { ThingKind } from '@/core';
 import {
   formatOhms,
   formatPercent,
@@ -9,9 +10,10 @@ import {
   type Unit,
 } from '@/core';
 import { holeName, stripName } from './holes';
-import { BOARD_SHORT, capital, lampName, legName, partName } from './names';
+import { article, capital, counted } from './grammar';
+import { BOARD_SHORT, lampName, legName, plainNames, type Naming } from './names';
 
-type Sentences = { readonly [C in FindingCode]: (data: FindingData[C]) => string };
+type Sentences = { readonly [C in FindingCode]: (data: FindingData[C], name: Naming) => string };
 
 const volts = (v: number) => formatQuantity(v, 'V');
 const amps = (a: number) => formatQuantity(a, 'A');
@@ -63,77 +65,88 @@ const SENTENCES: Sentences = {
   'cannot-light': ({ supply, lamp, amps: reached, needVolts }) =>
     lamp.includes('+')
       ? `${volts(supply)} cannot push the wanted current through ${countedLamps(lamp)} in a row, which need ${volts(needVolts)}. Use shorter strings, more volts or less current.`
-      : `${volts(supply)} cannot push the wanted current through a ${lampName(lamp)} lamp, which needs ${volts(needVolts)}: it would get ${amps(reached)} with no resistor at all. Add a cell, choose a lamp with a lower forward voltage, or ask for less current.`,
+      : `${volts(supply)} cannot push the wanted current through ${article(`${lampName(lamp)} lamp`)}, which needs ${volts(needVolts)}: it would get ${amps(reached)} with no resistor at all. Add a cell, choose a lamp with a lower forward voltage, or ask for less current.`,
   'current-over-limit': ({ amps: a, limit }) =>
     `${amps(a)} is more than this lamp stands (${amps(limit)}). Ask for less.`,
   'no-resistor-in-drawer': ({ ohms, largest }) =>
     `The sum wants ${formatQuantity(ohms, 'Ω')}, and the largest value to choose from is ${formatOhms(largest)}. Take values from a whole series, or add one to the store.`,
   'little-headroom': ({ volts: v, share }) =>
     `Only ${volts(v)} (${formatPercent(share)} of the supply) is left for the resistor, so a slightly different lamp or cell moves the current a lot.`,
-  'runs-hot': ({ watts: w, part }) =>
-    `${partName(part)} turns ${watts(w)} into heat at the highest supply: a ¼ W part gets hot to touch. Use a larger rating or a lower supply.`,
+  'runs-hot': ({ watts: w, part }, name) =>
+    `${capital(name(part))} turns ${watts(w)} into heat at the highest supply: a ¼ W part gets hot to touch. Use a larger rating or a lower supply.`,
   'over-drawn-cell': ({ amps: a }) =>
     `${amps(a)} is a lot for a coin cell: it sags within minutes. 1 to 3 mA suit it.`,
   'assumed-figure': ({ lamp, origin }) =>
     lamp.includes('+')
       ? `The forward voltages of the ${lamp.split('+').map(lampName).join(' and ')} lamps come from the ${origin === 'table' ? 'colour table' : origin}. Measure one of each batch, or read the bag, to be sure of its chip.`
       : `The forward voltage of the ${lampName(lamp)} lamp comes from the ${origin === 'table' ? 'colour table' : origin}. Measure one lamp of the batch, or read the bag, to be sure of its chip.`,
-  'hole-missing': ({ hole, part }) => `The board has no hole ${holeName(hole)} for ${partName(part)}.`,
-  'hole-taken': ({ hole, part, other }) =>
+  'hole-missing': ({ hole, part }, name) => `The board has no hole ${holeName(hole)} for ${name(part)}.`,
+  'hole-taken': ({ hole, part, other }, name) =>
     part === other
-      ? `Both legs of ${partName(part)} cannot share hole ${holeName(hole)}.`
-      : `Hole ${holeName(hole)} already holds a leg of ${partName(other)}.`,
+      ? `Both legs of ${name(part)} cannot share hole ${holeName(hole)}.`
+      : `Hole ${holeName(hole)} already holds a leg of ${name(other)}.`,
   'does-not-fit': ({ board, left, of, would }) =>
     `This is too much for the ${BOARD_SHORT[board as BoardChoice]}: ${left > 0 ? `${left} of ${of} parts find no place` : 'its rows have no holes left for the wires'}. ${wouldHold(would)}`,
-  'hole-cut': ({ hole, part }) => `Hole ${holeName(hole)} is cut through: ${partName(part)} cannot use it.`,
-  'not-alike': ({ part, other }) =>
-    `${capital(partName(part))} and ${partName(other)} have different numbers of legs, so they cannot change places.`,
-  'not-for-card': ({ part }) =>
-    `Tape on card takes only things with two legs in rows from plus to minus, and ${partName(part)} is none of those. Choose a breadboard, stripboard or pad board.`,
+  'hole-cut': ({ hole, part }, name) => `Hole ${holeName(hole)} is cut through: ${name(part)} cannot use it.`,
+  'not-alike': ({ part, other }, name) =>
+    `${capital(name(part))} and ${name(other)} have different numbers of legs, so they cannot change places.`,
+  'not-for-card': ({ part }, name) =>
+    `Tape on card takes only things with two legs in rows from plus to minus, and ${name(part)} is none of those. Choose a breadboard, stripboard or pad board.`,
   'unequal-lamps': ({ lamps, dark, over }) =>
     `${sharedFairly(lamps) ? 'As designed' : 'The lamps do not share the current'}: ${lamps.map(({ part, type, amps: a }) => `${part} ${lampName(type)} ${amps(Math.max(0, a))}`).join(', ')}.${dark ? ` ${dark} of them ${dark === 1 ? 'stays' : 'stay'} dark at some age of the supply.` : ''}${over ? ` ${over} ${over === 1 ? 'is' : 'are'} driven above the limit.` : ''}`,
   'never-without-resistor': ({ cells }) =>
     `${cells} coin cells push far more than a lamp survives: without a resistor it holds for one coin cell only.`,
-  'too-many-lamps': ({ lamps, most }) => `${lamps} lamps are more than one lesson takes (${most}).`,
+  'too-many-lamps': ({ lamps, most }) =>
+    `${counted(lamps, 'lamp')} are more than one lesson takes (${most}).`,
   'supply-overloaded': ({ amps: a, limit }) =>
     `${amps(a)} is more than this port gives all day (${amps(limit)}). Use fewer lamps, less current or strings.`,
   'no-way-works': ({ ways }) =>
     ways > 0
       ? 'Strings as long as this cannot be lit; shorter ones in the list below can.'
       : 'No way to join these lamps can be lit from this supply.',
-  'rungs-alike': ({ first, second, volts: v }) =>
-    `${capital(partName(first))} and ${partName(second)} light at the same ${volts(v)}: no zener of the table lies between. Wish their thresholds at least a volt apart.`,
+  'rungs-alike': ({ first, second, volts: v }, name) =>
+    `${capital(name(first))} and ${name(second)} light at the same ${volts(v)}: no zener of the table lies between. Wish their thresholds at least a volt apart.`,
   'no-zener': ({ volts: v, lamp }) =>
-    `No zener of the table lights a ${lampName(lamp)} lamp at about ${volts(v)}. Choose another threshold or lamp.`,
+    `No zener of the table lights ${article(`${lampName(lamp)} lamp`)} at about ${volts(v)}. Choose another threshold or lamp.`,
   'no-potentiometer': ({ ohms }) =>
     `The sum wants a potentiometer of ${formatQuantity(ohms, 'Ω')}; the largest sold is 1 MΩ. Ask for more current at the low end.`,
   'nothing-in-range': ({ low, high }) =>
     high < 0.1
       ? `The low end, ${amps(low)}, must lie below the high end, ${amps(high)}.`
       : `This lamp takes ${volts(low)}, and ${volts(high)} leave no two resistors to walk between. Add a cell.`,
-  'shorted-by-row': ({ part, strip }) =>
-    `Both legs of ${partName(part)} sit in ${stripName(strip)}: the row joins them, so 0 V stands across it.`,
-  'open-leg': ({ part, pin, hole, strip }) =>
-    `The ${legName(part, pin)} of ${partName(part)} sits in ${holeName(hole)}, and nothing else is in ${stripName(strip)}: no current can pass.`,
-  'cut-off': ({ part }) => `${partName(part)} is joined to nothing on the board.`,
-  reversed: ({ part, volts: v }) =>
-    `${partName(part)} is the wrong way round: it blocks, with ${volts(v)} across it and none across the resistor.`,
-  'reverse-limit': ({ part, volts: v, limit }) =>
-    `${partName(part)} is the wrong way round with ${volts(v)} across it, above the ${volts(limit)} it stands in reverse: it may be ruined.`,
-  dark: ({ part, amps: a }) => `${partName(part)} stays dark: ${a < 1e-7 ? 'no current' : amps(a)} flows.`,
-  'lamp-glow': ({ part, amps: a, brightness, share }) =>
-    `${partName(part)} is ${brightness} at ${amps(a)}, ${formatPercent(share)} of its limit.`,
-  'over-current': ({ part, amps: a, limit, share }) =>
-    `${partName(part)} is too bright at ${amps(a)}, ${share.toFixed(1)} times its limit of ${amps(limit)}: it wears out early.`,
-  'will-fail': ({ part, amps: a, limit, share }) =>
-    `${partName(part)} would get ${share > 1.5 ? 'at least ' : ''}${amps(a)}, ${overTimes(share)} its limit of ${amps(limit)}: far beyond what it survives.`,
-  'resistor-over-rating': ({ part, watts: w, rating }) =>
-    `${partName(part)} would burn ${watts(w)}, more than its ${watts(rating)}: it chars.`,
+  'shorted-by-row': ({ part, strip }, name) =>
+    `Both legs of ${name(part)} sit in ${stripName(strip)}: the row joins them, so 0 V stands across it.`,
+  'open-leg': ({ part, kind, pin, hole, strip }, name) =>
+    `The ${legName(kind as ThingKind, pin)} of ${name(part)} sits in ${holeName(hole)}, and nothing else is in ${stripName(strip)}: no current can pass.`,
+  'cut-off': ({ part }, name) => `${name(part)} is joined to nothing on the board.`,
+  reversed: ({ part, volts: v }, name) =>
+    `${capital(name(part))} is the wrong way round: it blocks, with ${volts(v)} across it and none across the resistor.`,
+  'reverse-limit': ({ part, volts: v, limit }, name) =>
+    `${name(part)} is the wrong way round with ${volts(v)} across it, above the ${volts(limit)} it stands in reverse: it may be ruined.`,
+  dark: ({ part, amps: a }, name) => `${name(part)} stays dark: ${a < 1e-7 ? 'no current' : amps(a)} flows.`,
+  'lamp-glow': ({ part, amps: a, brightness, share }, name) =>
+    `${name(part)} is ${brightness} at ${amps(a)}, ${formatPercent(share)} of its limit.`,
+  'over-current': ({ part, amps: a, limit, share }, name) =>
+    `${name(part)} is too bright at ${amps(a)}, ${share.toFixed(1)} times its limit of ${amps(limit)}: it wears out early.`,
+  'will-fail': ({ part, amps: a, limit, share }, name) =>
+    `${name(part)} would get ${share > 1.5 ? 'at least ' : ''}${amps(a)}, ${overTimes(share)} its limit of ${amps(limit)}: far beyond what it survives.`,
+  'resistor-over-rating': ({ part, watts: w, rating }, name) =>
+    `${name(part)} would burn ${watts(w)}, more than its ${watts(rating)}: it chars.`,
   'supply-shorted': ({ amps: a }) =>
     `The battery is shorted: ${amps(a)} flows until it is hot or empty. Disconnect it first.`,
-  'no-resistor': ({ part }) => `There is a wire where ${partName(part)} belongs: nothing limits the current.`,
-  'reading-implausible': ({ typed, limit, unit, perhaps }) =>
-    `“${typed}” is more than anything here can show (${formatQuantity(limit, unit as Unit)}). Perhaps ${formatQuantity(perhaps, unit as Unit)}?`,
+  'no-resistor': ({ part }, name) =>
+    `There is a wire where ${name(part)} belongs: nothing limits the current.`,
+  'reading-implausible': ({ typed, value, limit, unit, beyond, perhaps }) =>
+    beyond === 'more'
+      ? `“${typed}” is more than anything here can show (${formatQuantity(limit, unit as Unit)}). Perhaps ${formatQuantity(perhaps, unit as Unit)}?`
+      : `“${typed}” here means ${formatQuantity(value, unit as Unit)}, a thousandth of what is expected. Perhaps ${formatQuantity(perhaps, unit as Unit)}?`,
+  'not-on-board': ({ part }, name) =>
+    `${capital(name(part))} is not on the board yet: there is nothing to measure.`,
+  overloaded: ({ part, how, figure, limit }, name) => `${capital(name(part))} ${OVER[how](figure, limit)}`,
+  'in-the-way': ({ part, other }, name) =>
+    `${capital(name(part))} lies under the body of ${name(other)}, or in its place: move one of them.`,
+  'mains-in-text': ({ words }) =>
+    `This text speaks of mains (“${words}”). Nothing here connects to mains or opens a mains lamp: it is for licensed people under the local code. A lamp cover on an isolated 12 V supply stands in for it.`,
   'csv-columns': ({ wanted, found }) =>
     `The list has the columns “${found}”. It wants ${wanted}, or one nickname a line.`,
   'csv-row': ({ row, problem }) => `Line ${row} ${problem}.`,
@@ -143,6 +156,18 @@ const SENTENCES: Sentences = {
   'surname-like': ({ nickname }) =>
     `“${nickname}” looks like a full name. A nickname or bench number is enough here.`,
 };
+
+const OVER = {
+  current: (figure: number, limit: number) =>
+    `carries ${amps(figure)}, more than the ${amps(limit)} that it stands.`,
+  reverse: (figure: number, limit: number) =>
+    `has ${volts(figure)} against its direction, more than the ${volts(limit)} that it stands.`,
+  heat: (figure: number, limit: number) =>
+    `turns ${watts(figure)} into heat, more than the ${watts(limit)} that it stands.`,
+  volts: (figure: number, limit: number) =>
+    `gets ${volts(figure)}, more than the ${volts(limit)} that it stands.`,
+  shorted: (figure: number) => `is shorted: ${amps(figure)} flows.`,
+} as const;
 
 /** `red+red+blue` as 2 red and 1 blue. */
 function countedLamps(lamps: string): string {
@@ -172,9 +197,10 @@ function exampleOf(unit: string): string {
 }
 
 /** The sentence of a finding. */
-export function sentence(finding: Finding): string {
+export function sentence(finding: Finding, name: Naming = plainNames): string {
   // One code always goes with its own data; TypeScript cannot see that through the union.
-  return (SENTENCES[finding.code] as (data: unknown) => string)(finding.data);
+  const words = (SENTENCES[finding.code] as (data: unknown, name: Naming) => string)(finding.data, name);
+  return words.replace(/^the /u, 'The ');
 }
 
 /** The same on a screen that shows the circuit over time as well. */
@@ -183,6 +209,6 @@ export function screenSentence(finding: Finding): string {
   return `With ${finding.data.parts} this circuit never comes to rest, so it has no figure at rest. What it does stands under “Over time”.`;
 }
 
-export function sentences(findings: readonly Finding[]): string {
-  return findings.map(sentence).join(' ');
+export function sentences(findings: readonly Finding[], name?: Naming): string {
+  return findings.map((finding) => sentence(finding, name)).join(' ');
 }

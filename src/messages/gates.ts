@@ -1,14 +1,26 @@
-import { boardOf, buildType, formatQuantity, type Sheet } from '@/core';
-import { BRIGHTNESS_WORDS } from './names';
+import {
+  boardOf,
+  buildType,
+  formatQuantity,
+  type Gate,
+  type GateReading,
+  type Sheet,
+  type Step,
+} from '@/core';
+import { capital } from './grammar';
 import { holeName } from './holes';
-import type { StepWords } from './stepWords';
+import { looksWords } from './names';
+import { heldWords } from './points';
+import { listWords, type StepWords } from './stepWords';
+
+type Of<A extends Step['action']> = Extract<Step, { action: A }>;
 
 /** Legs that a student reads through before power; of larger builds the card itself is the list. */
 const LISTED_MOST = 14;
 
 /** The two gates every card has: a look before power, and a measurement after it. */
-export function gateWords(gate: 'before-power' | 'after-power', sheet: Sheet): StepWords {
-  return gate === 'before-power' ? beforePower(sheet) : afterPower(sheet);
+export function gateWords(step: Of<'gate'>, sheet: Sheet): StepWords {
+  return step.at === 'before-power' ? beforePower(sheet) : afterPower(step.gate, sheet);
 }
 
 function beforePower(sheet: Sheet): StepWords {
@@ -34,34 +46,80 @@ function beforePower(sheet: Sheet): StepWords {
   return {
     title: 'Stop: look before power.',
     detail: `${list} No two legs of one part in one ${build === 'plugged' ? 'row' : 'strip'}.`,
-    cue: 'Lamp’s long leg on the plus side?',
+    cue: cueBefore(sheet),
     why: 'A mistake found now costs nothing.',
   };
 }
 
-function afterPower(sheet: Sheet): StepWords {
-  const { lamps } = sheet.steady.design;
-  const button = sheet.circuit.parts.some(({ kind }) => kind === 'switch') ? 'Hold the button.' : '';
-  const looks = [...new Set(lamps.map(({ brightness }) => brightness))];
-  const seen =
-    lamps.length === 1
-      ? `The lamp is ${BRIGHTNESS_WORDS[lamps[0]!.brightness]}.`
-      : looks.length === 1
-        ? `All ${lamps.length} lamps are ${BRIGHTNESS_WORDS[looks[0]!]}.`
-        : `${lamps.map(({ part, brightness }) => `${part} is ${BRIGHTNESS_WORDS[brightness]}`).join(', ')}.`;
-  const point = sheet.expected.points.find(({ id }) => id === 'resistor' || id.startsWith('R'));
-  const total = sheet.expected.points.find(({ id }) => id === 'current');
-  const read = point ?? total;
-  const band = read
-    ? `${formatQuantity(read.low, read.unit)} to ${formatQuantity(read.high, read.unit)}`
-    : '';
-  const where = point
-    ? `Across ${point.id === 'resistor' ? 'R1' : point.id} the meter reads`
-    : 'The supply gives';
+/** Which end of the lamps looks to plus: of a three-colour lamp it is its common leg that counts. */
+function cueBefore({ circuit }: Sheet): string {
+  const house = circuit.parts.find((part) => part.body !== undefined);
+  if (!house?.body) return 'Lamp’s long leg on the plus side?';
+  const end = house.body.legs['cathode'] === 'common' ? 'minus' : 'plus';
+  return `The longest leg towards ${end}?`;
+}
+
+function afterPower(gate: Gate, sheet: Sheet): StepWords {
   return {
     title: 'Stop: is it right?',
-    detail: [button, seen, read ? `${where} ${band}.` : ''].filter(Boolean).join(' '),
+    detail: [holdWords(gate), seenWords(gate, sheet), ...gate.readings.map(readingWords)]
+      .filter(Boolean)
+      .join(' '),
     cue: 'Lit is not enough: measure.',
     why: 'A lamp with too much current lights as well, and wears out.',
   };
+}
+
+/** What is pressed and turned while one looks. */
+export function holdWords({ held }: Gate): string {
+  const words = heldWords(held);
+  return words ? `${capital(words.replace(/^([A-Z]\d)/u, 'set $1'))}.` : '';
+}
+
+/** Which lamps light, which may glow, and that the others stay dark. */
+export function seenWords(gate: Gate, sheet: Sheet): string {
+  const { lit, may } = gate;
+  const all = sheet.steady.design.lamps;
+  const infrared = all.filter(({ part, type }) => type === 'infrared' && lit.includes(part));
+  const shown = lit.filter((part) => !infrared.some((lamp) => lamp.part === part));
+  return [
+    shown.length > 0 && `${litWords(shown, sheet)}.`,
+    infrared.length > 0 &&
+      `${listWords(infrared.map(({ part }) => part))}: infrared is not seen; look through a phone’s camera.`,
+    may.length > 0 &&
+      `${listWords(may)} ${may.length === 1 ? 'glows' : 'glow'} so faintly that you may not see it.`,
+    lit.length + may.length === 0 && 'Nothing lights yet.',
+    darkWords(gate, sheet),
+  ]
+    .filter(Boolean)
+    .join(' ');
+}
+
+/** Lamps of the finished build that look alike are told of together. */
+function litWords(lit: readonly string[], sheet: Sheet): string {
+  const all = sheet.steady.design.lamps;
+  const own = all.filter(({ part }) => lit.includes(part));
+  const looks = [...new Set(own.map(({ brightness, type }) => looksWords(brightness, type)))];
+  const verb = lit.length === 1 ? 'lights' : 'light';
+  if (lit.length === all.length && looks.length === 1 && all.length > 1)
+    return `All ${all.length} lamps are ${looks[0]}`;
+  if (all.length === 1 && looks.length === 1) return `The lamp is ${looks[0]}`;
+  return `${listWords(lit)} ${verb}`;
+}
+
+/** A lamp that is on the board by now and does not light is said to stay dark, so that nobody looks for a fault. */
+function darkWords({ lit, may, held }: Gate, sheet: Sheet): string {
+  if (Object.values(held).includes('open')) return '';
+  const later = sheet.steady.design.lamps.filter(
+    ({ part, brightness }) => brightness === 'dark' && !lit.includes(part) && !may.includes(part),
+  );
+  return later.length > 0 && lit.length > 0
+    ? `${listWords(later.map(({ part }) => part))} ${later.length === 1 ? 'stays' : 'stay'} dark, as the lesson wants it.`
+    : '';
+}
+
+export function readingWords({ part, measure, low, high }: GateReading): string {
+  if (measure === 'amps')
+    return `This batch by itself adds ${formatQuantity(low, 'A', 2)} to ${formatQuantity(high, 'A', 2)} to the supply’s current.`;
+  return `Across ${part} the meter reads ${formatQuantity(low, 'V', 3)} to ${formatQuantity(high, 'V', 3)}.`;
 }

@@ -3,12 +3,11 @@ import { lampName, supplyName } from './names';
 import { listWords } from './stepWords';
 
 /** A lesson in one line: `red lamp, 330 Ω, 3 AA cells, fresh: 8.85 mA`, or `3 blue and 2 red lamps, …`. */
-export function lessonLine({ sums, steady }: Pick<Sheet, 'sums' | 'steady'>): string {
-  if (sums) {
-    const { lamp, chosen, supply, design } = sums;
-    return `${lampName(lamp.type)} lamp, ${formatOhms(chosen)}, ${supplyName(supply)}: ${formatQuantity(design.amps, 'A')}`;
+export function lessonLine({ steady }: Pick<Sheet, 'steady'>): string {
+  const { design, supply, loop } = steady;
+  if (loop) {
+    return `${lampName(loop.lamp.type)} lamp, ${formatOhms(loop.chosen)}, ${supplyName(supply)}: ${formatQuantity(design.amps, 'A')}`;
   }
-  const { design, supply } = steady;
   const counts = new Map<string, number>();
   for (const { type } of design.lamps) counts.set(type, (counts.get(type) ?? 0) + 1);
   const eachOnce = counts.size > 1 && design.lamps.length === counts.size;

@@ -8,7 +8,7 @@ import {
   type Sheet,
   type StringSum,
 } from '@/core';
-import { BRIGHTNESS_WORDS, capital, lampName } from './names';
+import { lampName, looksWords } from './names';
 import { listWords } from './stepWords';
 
 export const LEVEL_WORDS: Readonly<Record<Level, { readonly name: string; readonly about: string }>> = {
@@ -37,7 +37,7 @@ const A = (amps: number) => formatQuantity(amps, 'A');
 /** The sums of a lesson without mathematics, or as the three lines of a card; the full working has tables of its own. */
 export function sumsAt(level: Exclude<Level, 'full working'>, sheet: Sheet): SumBlock[] {
   return ownSums(sheet).map((sum) => ({
-    title: `${capital(listWords(sum.alike))}: ${formatOhms(sum.chosen)}`,
+    title: `${listWords(sum.alike)}: ${formatOhms(sum.chosen)}`,
     lines: level === 'card' ? cardLines(sum) : [bandLine(sum.chosen)],
   }));
 }
@@ -47,12 +47,9 @@ export function seen(sheet: Sheet, level: Level): SumBlock {
   return { title: 'What is seen', lines: seenLines(sheet, level) };
 }
 
-/** The sum of each string once; that of one lamp is written as a string of one. */
-function ownSums({ sums, steady }: Sheet): readonly StringSum[] {
-  if (!sums) return steady.strings.filter((sum) => sum.alike[0] === sum.resistor);
-  const { lampVolts, voltsLeft, exactOhms, chosen, wanted, lamp } = sums;
-  const lamps = [{ part: 'D1', type: lamp.type, volts: lampVolts }];
-  return [{ resistor: 'R1', alike: ['R1'], lamps, wanted, lampVolts, voltsLeft, exactOhms, chosen }];
+/** The sum of each string once. */
+function ownSums({ steady }: Sheet): readonly StringSum[] {
+  return steady.strings.filter((sum) => sum.alike[0] === sum.resistor);
 }
 
 function cardLines(sum: StringSum): SumLine[] {
@@ -87,7 +84,7 @@ function bandLine(ohms: number): SumLine {
 function seenLines({ steady }: Sheet, level: Level): SumLine[] {
   const groups = new Map<string, { line: Omit<SumLine, 'name'>; names: string[] }>();
   for (const { part, type, amps, brightness } of steady.design.lamps) {
-    const work = `${lampName(type)}, ${BRIGHTNESS_WORDS[brightness]}`;
+    const work = `${lampName(type)}, ${looksWords(brightness, type)}`;
     const figure = level === 'no mathematics' ? '' : A(Math.max(0, amps));
     const key = `${work} ${figure}`;
     const group = groups.get(key) ?? { line: { work, figure }, names: [] };

@@ -6,7 +6,7 @@ import { sentence } from './findings';
 import { holeName, stripName } from './holes';
 import { lessonLine } from './lessonLine';
 import { money } from './money';
-import { partName, stockName, supplyName } from './names';
+import { stockName, supplyName, thingName } from './names';
 import { schoolWords } from './schools';
 import { stepWords } from './steps';
 
@@ -20,19 +20,28 @@ describe('findings in words', () => {
     expect(
       plain(
         sentence(
-          finding('reading-implausible', { typed: '27', value: 27, limit: 3, unit: 'V', perhaps: 2.7 }),
+          finding('reading-implausible', {
+            typed: '27',
+            value: 27,
+            limit: 3,
+            unit: 'V',
+            beyond: 'more',
+            perhaps: 2.7,
+          }),
         ),
       ),
     ).toBe('“27” is more than anything here can show (3.00 V). Perhaps 2.70 V?');
     expect(plain(sentence(finding('reversed', { part: 'D1', volts: 4.8 })))).toBe(
-      'the lamp D1 is the wrong way round: it blocks, with 4.80 V across it and none across the resistor.',
+      'D1 is the wrong way round: it blocks, with 4.80 V across it and none across the resistor.',
     );
     expect(
       plain(sentence(finding('will-fail', { part: 'D1', amps: 0.625, limit: 0.02, share: 31.25 }))),
     ).toContain('at least 625 mA, 31 times its limit of 20.0 mA: far beyond what it survives');
-    expect(sentence(finding('open-leg', { part: 'D1', pin: 'cathode', hole: 'e10', strip: '10 a–e' }))).toBe(
-      'The short leg of the lamp D1 sits in e10, and nothing else is in row 10, a–e: no current can pass.',
-    );
+    expect(
+      sentence(
+        finding('open-leg', { part: 'D1', kind: 'led', pin: 'cathode', hole: 'e10', strip: '10 a–e' }),
+      ),
+    ).toBe('The short leg of D1 sits in e10, and nothing else is in row 10, a–e: no current can pass.');
   });
 
   it('call holes and strips as people do', () => {
@@ -46,7 +55,7 @@ describe('findings in words', () => {
 
 describe('names', () => {
   it('of parts, supplies and stock', () => {
-    expect(partName('R1')).toBe('the resistor R1');
+    expect(thingName('resistor', 'R1')).toBe('the resistor R1');
     expect(supplyName({ kind: 'aa-alkaline', cells: 3, age: 'tired' })).toBe('3 AA cells, tired');
     expect(supplyName({ kind: 'block-9v', cells: 1, age: 'fresh' })).toBe('one 9 V block, fresh');
     expect(supplyName({ kind: 'usb', cells: 1, age: 'nominal' })).toBe('one USB port');
@@ -74,7 +83,7 @@ describe('the build card in words', () => {
     );
 
   it('has one action a step, holes, cue and why', () => {
-    expect(plain(words('W1').title)).toBe('Put the red jumper W1 from left + rail, hole 3 to a3.');
+    expect(plain(words('W1').title)).toBe('Put a red jumper, W1, from left + rail, hole 3 to a3.');
     expect(plain(words('R1').title)).toBe('Put the resistor R1, 330 Ω, in c3 and c8.');
     expect(words('R1').detail).toContain('orange, orange, brown, gold');
     expect(words('D1').title).toBe('Put the red lamp D1 in e8 and e9.');
@@ -100,38 +109,39 @@ describe('jumpers in words', () => {
       any.steps.find((s) => s.id === 'W2')!,
       any,
     );
-    expect(words.title).toBe('Put a jumper W2 from left − rail, hole 9 to a9.');
-    expect(words.why).toBe('It brings minus to the lamp’s rows.');
+    expect(words.title).toBe('Put a green jumper, W2, from left − rail, hole 9 to a9.');
+    expect(words.why).toBe('It brings minus to where it is needed.');
   });
 });
 
 describe('causes in words', () => {
   const session = expectationWith();
+  const { points } = session.dictionary;
   const diagnosed = (...typed: string[]) => {
     const noted = typed.map((text, i) => {
       const read = noteReading(text, i === 3 ? 'amps' : 'volts');
       if (!read.ok) throw new Error(text);
-      return { point: ['pack', 'resistor', 'lamp', 'current'][i]!, ...read.value };
+      return { point: ['pack', 'R1', 'D1', 'current'][i]!, ...read.value };
     });
     return judgeBench(session, noted).diagnosis!;
   };
 
   it('say what is likely, and what to do when measuring cannot tell', () => {
     const reversed = diagnosed('4.80', '0.00', '4.80', '0.00');
-    expect(likeliestWords(reversed)).toBe('Lamp the wrong way round, or lamp burnt out');
-    expect(nextWords(reversed)).toBe('turn the lamp round: if it stays dark, swap it');
+    expect(likeliestWords(reversed)).toBe('D1 burnt out or missing, or D1 the wrong way round');
+    expect(nextWords(reversed, points)).toBe('try D1 by itself on a coin cell');
     const ten = diagnosed('4.80', '3.03', '1.77', '0.92');
     expect(plain(likeliestWords(ten))).toBe('R1 is 3.3 kΩ, not 330 Ω');
-    expect(nextWords(ten)).toBe('read the bands of R1');
-    expect(nextWords(diagnosed('0.00', '0.00', '0.00'))).toBe('next: measure the current');
+    expect(nextWords(ten, points)).toBe('read the bands of R1');
+    expect(nextWords(diagnosed('0.00', '0.00', '0.00'), points)).toBe('next: measure the current');
     expect(likeliestWords(diagnosed('4.79', '0.29', '1.64', '0.88'))).toBe('Something else');
   });
 });
 
 describe('schools and cautions', () => {
   it('have words for each', () => {
-    const { sums } = sheetWith();
-    const words = sums.schools.map((school) => plain(schoolWords(school, sums)));
+    const { loop: sums } = sheetWith();
+    const words = sums.schools.map((school) => plain(schoolWords(school, sums.lamp)));
     expect(words).toEqual([
       'next value up',
       'nearest either way',

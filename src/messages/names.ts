@@ -2,43 +2,87 @@ import type {
   Age,
   BoardChoice,
   Brightness,
+  Circuit,
   LampType,
+  Plan,
   PolarityCue,
   StockSpec,
   SupplyChoice,
   SupplyKind,
+  ThingKind,
 } from '@/core';
-import { formatOhms, formatQuantity, SUPPLIES } from '@/core';
+import { formatOhms, formatQuantity, partOf, SUPPLIES, thingOf } from '@/core';
+import { capital } from './grammar';
 
-const KIND_NAMES: Readonly<Record<string, string>> = {
-  D: 'lamp',
-  R: 'resistor',
-  B: 'supply',
-  W: 'jumper',
-  P: 'potentiometer',
-  Z: 'zener',
-  S: 'button',
+export { capital };
+
+/** How things are called in a sentence. */
+const THING_NAMES: Readonly<Record<ThingKind, string>> = {
+  supply: 'supply',
+  resistor: 'resistor',
+  potentiometer: 'potentiometer',
+  capacitor: 'capacitor',
+  inductor: 'coil',
+  led: 'lamp',
+  rgb: 'three-colour lamp',
+  diode: 'diode',
+  zener: 'zener',
+  transistor: 'transistor',
+  timer: 'timer chip',
+  ldr: 'light sensor',
+  switch: 'button',
+  wire: 'jumper',
+  speaker: 'speaker',
+  pin: 'controller pin',
+  signal: 'signal',
 };
 
-/** How the parts of a lesson are called in a sentence. */
-export function partName(part: string): string {
-  const kind = /^[A-Z]\d/u.test(part) ? KIND_NAMES[part.charAt(0)] : undefined;
-  return kind ? `the ${kind} ${part}` : part;
+/** `the lamp D1`; where nobody knows what it is, its name alone. */
+export function thingName(kind: ThingKind | undefined, id: string): string {
+  return kind ? `the ${THING_NAMES[kind]} ${id}` : id;
 }
 
-export function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
+/** Names the things of a sentence, by what they are in a circuit. */
+export type Naming = (id: string) => string;
+
+/** Where no circuit is at hand, things go by their names alone. */
+export const plainNames: Naming = (id) => id;
+
+/** Names for everything in a circuit and the wires of its plan. */
+export function namesIn(circuit: Circuit, plan?: Pick<Plan, 'placements'>): Naming {
+  return (id) => thingName(kindIn(circuit, id, plan), id);
 }
 
-export function legName(part: string, pin: string): string {
-  if (part.startsWith('Z')) return pin === 'cathode' ? 'banded end' : 'plain end';
-  if (pin === 'anode') return 'long leg';
-  if (pin === 'cathode') return 'short leg';
-  if (pin === 'common') return 'longest leg';
-  if (pin === 'red' || pin === 'green' || pin === 'blue') return `${pin} leg`;
-  if (pin === 'wiper') return 'middle leg';
-  if (part.startsWith('W')) return 'end';
-  return pin === 'plus' ? 'red lead' : pin === 'minus' ? 'black lead' : 'leg';
+/** What a thing of a circuit is; a part from the store is what its placement says. */
+export function kindIn(circuit: Circuit, id: string, plan?: Pick<Plan, 'placements'>): ThingKind | undefined {
+  const own = thingOf(circuit, id)?.kind ?? partOf(circuit, id)?.kind;
+  if (own) return own;
+  const placed = plan?.placements.find(({ part }) => part === id);
+  return placed?.kind === 'jumper' ? 'wire' : placed?.standIn?.kind;
+}
+
+const PIN_NAMES: Readonly<Record<string, string>> = {
+  anode: 'long leg',
+  cathode: 'short leg',
+  common: 'longest leg',
+  red: 'red leg',
+  green: 'green leg',
+  blue: 'blue leg',
+  wiper: 'middle leg',
+  plus: 'red lead',
+  minus: 'black lead',
+};
+
+/** Pins of a chip and a transistor go by their own names. */
+const NAMED_PINS: ReadonlySet<ThingKind> = new Set(['timer', 'transistor', 'pin']);
+
+/** How a leg of a thing is called. */
+export function legName(kind: ThingKind | undefined, pin: string): string {
+  if (kind === 'zener' || kind === 'diode') return pin === 'cathode' ? 'banded end' : 'plain end';
+  if (kind === 'wire') return 'end';
+  if (kind === 'potentiometer' && pin !== 'wiper') return pin === 'a' ? 'first leg' : 'last leg';
+  if (kind && NAMED_PINS.has(kind)) return `${pin} pin`;
+  return PIN_NAMES[pin] ?? 'leg';
 }
 
 const LAMP_NAMES: Readonly<Record<LampType, string>> = {
@@ -93,6 +137,10 @@ export const CUE_WORDS: Readonly<Record<PolarityCue, string>> = {
   'plus-face': 'face marked +',
   'red-wire': 'red lead',
   'black-wire': 'black lead',
+  'notch-end': 'pin 1, at the notch',
+  'flat-face': 'flat face towards you',
+  'longest-leg': 'longest leg',
+  'beside-the-longest': 'told by its place beside the longest leg',
   none: 'either leg',
 };
 
@@ -107,37 +155,60 @@ export const BRIGHTNESS_WORDS: Readonly<Record<Brightness, string>> = {
   'expected to fail': 'expected to fail',
 };
 
+/** How a lamp looks; what cannot be seen is never called bright. */
+export function looksWords(brightness: Brightness, type?: string): string {
+  if (type !== 'infrared') return BRIGHTNESS_WORDS[brightness];
+  if (brightness === 'dark') return 'off';
+  const over =
+    brightness === 'shortened life' || brightness === 'expected to fail' || brightness === 'at its limit';
+  return over ? `unseen, ${BRIGHTNESS_WORDS[brightness].replace('too bright, ', '')}` : 'on, unseen';
+}
+
+/** Supplies that come with a lead of their own, and what holds the others. */
+const HELD_BY: Readonly<Partial<Record<SupplyKind, string>>> = {
+  'block-9v': 'clip with leads for a 9 V block',
+  'coin-20mm': 'closed holder with leads for a coin cell',
+};
+const LED_BY: Readonly<Partial<Record<SupplyKind, string>>> = {
+  usb: 'USB lead with bare ends',
+  bench: 'bench supply',
+  'lead-acid-12v': '12 V lead-acid battery',
+};
+
+type StockWords = { readonly [K in StockSpec['kind']]: (spec: Extract<StockSpec, { kind: K }>) => string };
+const STOCK_WORDS: StockWords = {
+  resistor: ({ ohms }) => `resistor ${formatOhms(ohms)}`,
+  led: ({ lamp }) => `lamp, ${lampName(lamp)}`,
+  cell: ({ supply }) => SUPPLY_NAMES[supply].one,
+  holder: ({ supply, cells }) =>
+    (cells === 1 ? HELD_BY[supply] : undefined) ??
+    `holder with leads for ${cells} × ${SUPPLY_NAMES[supply].one}`,
+  supply: ({ supply }) => LED_BY[supply] ?? `two leads to the ${SUPPLY_NAMES[supply].one}`,
+  jumper: () => 'jumper wire',
+  board: ({ board }) => BOARD_NAMES[board],
+  potentiometer: ({ ohms }) => `potentiometer ${formatOhms(ohms)}`,
+  zener: ({ volts }) => `zener ${formatQuantity(volts, 'V')}`,
+  button: () => 'push button',
+  'rgb-lamp': ({ common }) => `three-colour lamp, common ${common}`,
+  'tinned-wire': () => 'tinned wire, pieces',
+  tape: () => 'copper tape, pieces',
+  capacitor: ({ polarised, farads }) =>
+    `${polarised ? 'electrolytic' : 'ceramic or film'} capacitor ${formatQuantity(farads, 'F')}`,
+  inductor: ({ henries }) => `coil ${formatQuantity(henries, 'H')}`,
+  diode: () => 'diode',
+  transistor: ({ polarity }) => `transistor, ${polarity.toUpperCase()}`,
+  timer: ({ family }) => `timer chip, ${family === 'cmos' ? 'CMOS' : 'bipolar'}`,
+  'light-sensor': () => 'light sensor',
+  speaker: ({ ohms }) => `speaker ${formatOhms(ohms)}`,
+  'clip-lead': () => 'clip lead',
+  fuse: () => 'fuse in a lead, 1 A',
+  iron: () => 'soldering iron with stand',
+  thing: ({ name }) => name,
+};
+
 export function stockName(spec: StockSpec): string {
-  switch (spec.kind) {
-    case 'resistor':
-      return `resistor ${formatOhms(spec.ohms)}`;
-    case 'led':
-      return `lamp, ${lampName(spec.lamp)}`;
-    case 'cell':
-      return SUPPLY_NAMES[spec.supply].one;
-    case 'holder':
-      return `holder with leads for ${spec.cells} × ${SUPPLY_NAMES[spec.supply].one}`;
-    case 'supply':
-      return `${SUPPLY_NAMES[spec.supply].one}, lead`;
-    case 'jumper':
-      return 'jumper wire';
-    case 'board':
-      return BOARD_NAMES[spec.board];
-    case 'potentiometer':
-      return `potentiometer ${formatOhms(spec.ohms)}`;
-    case 'zener':
-      return `zener ${formatQuantity(spec.volts, 'V')}`;
-    case 'button':
-      return 'push button';
-    case 'rgb-lamp':
-      return `three-colour lamp, common ${spec.common}`;
-    case 'tinned-wire':
-      return 'tinned wire, pieces';
-    case 'tape':
-      return 'copper tape, pieces';
-    case 'thing':
-      return spec.name;
-  }
+  // Each kind has its own words; TypeScript cannot see through the union that they belong together.
+  return (STOCK_WORDS[spec.kind] as (spec: StockSpec) => string)(spec);
 }
 
 export const BOARD_NAMES: Readonly<Record<BoardChoice, string>> = {
@@ -160,24 +231,3 @@ export const BOARD_SHORT: Readonly<Record<BoardChoice, string>> = {
   pad: 'pad board',
   card: 'tape on card',
 };
-
-/** Names of the checkpoints, as column heads and in sentences. */
-const CHECKPOINT_NAMES: Readonly<Record<string, { head: string; probes: string }>> = {
-  pack: { head: 'pack under load', probes: 'from the red lead to the black lead, lamp lit' },
-  resistor: { head: 'across R1', probes: 'one probe on each leg of R1' },
-  lamp: { head: 'across the lamp', probes: 'red probe on the long leg, black on the short leg' },
-  current: { head: 'current', probes: 'lift the red lead and put the meter between it and its hole' },
-};
-
-export function checkpointName(id: string): string {
-  return CHECKPOINT_NAMES[id]?.head ?? (/^[A-Z]\d/u.test(id) ? `across ${id}` : id);
-}
-
-/** Where the probes go, in words. */
-export function probeWords(id: string): string {
-  const known = CHECKPOINT_NAMES[id];
-  if (known) return known.probes;
-  return id.startsWith('D')
-    ? `red probe on the long leg of ${id}, black on the short leg`
-    : `one probe on each leg of ${id}`;
-}

@@ -1,8 +1,8 @@
-import type { School, SingleSums } from '@/core';
+import type { LoopSums, School } from '@/core';
 import { formatQuantity } from '@/core';
 
 /** The other ways of choosing, named as practitioners would. */
-export function schoolWords({ question, choice }: School, sums: SingleSums): string {
+export function schoolWords({ question, choice }: School, lamp: LoopSums['lamp']): string {
   switch (question) {
     case 'value':
       return (
@@ -13,9 +13,9 @@ export function schoolWords({ question, choice }: School, sums: SingleSums): str
     case 'age':
       return 'sum with the volts on the label, not fresh';
     case 'forward volts':
-      return `one figure for the lamp, ${formatQuantity(sums.lamp.vf, 'V')}, not its curve`;
+      return `one figure for the lamp, ${formatQuantity(lamp.vf, 'V')}, not its curve`;
     case 'current':
-      return `full rated ${formatQuantity(sums.lamp.maxAmps, 'A', 2)}`;
+      return `full rated ${formatQuantity(lamp.maxAmps, 'A', 2)}`;
   }
 }
 

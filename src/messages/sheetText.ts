@@ -1,6 +1,7 @@
 import { formatQuantity, THIN, type Sheet } from '@/core';
 import { lessonLine } from './lessonLine';
-import { checkpointName, stockName } from './names';
+import { stockName } from './names';
+import { pointName } from './points';
 
 /** A picture code holds so much text at a size that a phone still reads off paper. */
 const TEXT_MOST = 900;
@@ -11,8 +12,8 @@ export function inShort(title: string, sheet: Sheet): string {
     ({ each, spec, parts: own }) => `${each} x ${stockName(spec)} (${own.join(' ')})`,
   );
   const readings = sheet.expected.points.map(
-    ({ id, unit, low, high }) =>
-      `${checkpointName(id)}: ${formatQuantity(low, unit)} to ${formatQuantity(high, unit)}`,
+    ({ point, unit, low, high }) =>
+      `${pointName(point)}: ${formatQuantity(low, unit)} to ${formatQuantity(high, unit)}`,
   );
   const text = [title, lessonLine(sheet), ...parts, ...readings].join('\n').replaceAll(THIN, ' ');
   return text.length > TEXT_MOST ? `${text.slice(0, TEXT_MOST - 1)}…` : text;

@@ -2,13 +2,14 @@ import { type Piece, type Sheet, type Step } from '@/core';
 import { holeName } from './holes';
 import { lengthWords } from './lengths';
 import { legName } from './names';
+import { counted } from './grammar';
 import { listWords, valueOf, type StepWords } from './stepWords';
 
 type Of<A extends Step['action']> = Extract<Step, { action: A }>;
 
 export function cutWords({ cuts }: Of<'cut'>): StepWords {
   return {
-    title: `Cut the strips at ${cuts.length} ${cuts.length === 1 ? 'hole' : 'holes'}: ${cuts.join(', ')}.`,
+    title: `Cut the strips at ${counted(cuts.length, 'hole')}: ${cuts.join(', ')}.`,
     detail:
       'From the copper side, turn a cutter or a 4 mm drill in the hole by hand until no hair of copper is left. Seen from there the columns run the other way: mark the holes with a pin first.',
     cue: 'Meter on ohms across every cut: it must show open.',
@@ -63,7 +64,7 @@ function longLegs(pieces: readonly Piece[]): string {
   const legs = pieces.flatMap((piece) =>
     piece.legs.filter((leg) => leg.cue === 'long-leg').map((leg) => `${piece.part} ${leg.hole}`),
   );
-  const name = pieces.some(({ kind }) => kind === 'rgb') ? legName('D1', 'common') : 'long leg';
+  const name = pieces.some(({ kind }) => kind === 'rgb') ? legName('rgb', 'common') : 'long leg';
   return legs.length
     ? `${name.charAt(0).toUpperCase()}${name.slice(1)}: ${legs.join(', ')}. All flat edges the same way?`
     : 'Either way round is right.';

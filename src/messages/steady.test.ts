@@ -5,7 +5,8 @@ import { sentence } from './findings';
 import { holeName, stripName } from './holes';
 import { lengthWords } from './lengths';
 import { lessonLine } from './lessonLine';
-import { checkpointName, legName, partName, probeWords, stockName } from './names';
+import { legName, stockName, thingName } from './names';
+import { pointName, probeWords } from './points';
 import { solderWords } from './soldering';
 import { listWords, valueOf } from './stepWords';
 import { wayWords } from './ways';
@@ -35,14 +36,14 @@ describe('places on every kind of board', () => {
 
 describe('names of parts, legs and checkpoints', () => {
   it('follow what the part is', () => {
-    expect(partName('Z2')).toBe('the zener Z2');
-    expect(partName('P1')).toBe('the potentiometer P1');
-    expect(partName('board')).toBe('board');
-    expect(legName('Z1', 'cathode')).toBe('banded end');
-    expect(legName('D1', 'common')).toBe('longest leg');
-    expect(legName('P1', 'wiper')).toBe('middle leg');
-    expect(checkpointName('R3')).toBe('across R3');
-    expect(probeWords('D2')).toContain('long leg of D2');
+    expect(thingName('zener', 'Z2')).toBe('the zener Z2');
+    expect(thingName('potentiometer', 'P1')).toBe('the potentiometer P1');
+    expect(legName('zener', 'cathode')).toBe('banded end');
+    expect(legName('led', 'common')).toBe('longest leg');
+    expect(legName('potentiometer', 'wiper')).toBe('middle leg');
+    expect(pointName({ part: 'R3', kind: 'resistor', measure: 'volts' })).toBe('across R3');
+    const d1 = patternSheet('single').checkpoints.find(({ id }) => id === 'D1')!;
+    expect(probeWords(d1)).toBe('red probe on the long leg of D1, black on the short leg');
   });
 
   it('of things in the store', () => {
@@ -65,7 +66,7 @@ describe('names of parts, legs and checkpoints', () => {
 
 describe('lessons in one line', () => {
   it('count lamps by colour', () => {
-    expect(plain(lessonLine(patternSheet('strings')))).toBe(
+    expect(plain(lessonLine(patternSheet('strings', { way: { kind: 'strings', length: 2 } })))).toBe(
       '3 blue and 2 red lamps, one 9 V block, fresh: 22.6 mA',
     );
     expect(plain(lessonLine(patternSheet('hogging')))).toMatch(
@@ -90,22 +91,33 @@ describe('ways, mistakes and ruin', () => {
   });
 
   it('a mistake names its part once', () => {
-    expect(damageWords({ code: 'lamp-reversed', data: { part: 'D3' } })).toBe('D3: lamp the wrong way round');
+    expect(damageWords({ code: 'lamp-reversed', data: { part: 'D3' } })).toBe('D3 the wrong way round');
     expect(
       plain(damageWords({ code: 'wrong-resistor', data: { part: 'R1', ohms: 33, wantedOhms: 330 } })),
     ).toBe('R1 is 33 Ω, not 330 Ω');
   });
 
   it('ruin says what, how much and how fast', () => {
-    expect(plain(ruinWords({ part: 'D1', how: 'lamp', lasting: 'at once', figure: 0.7 }))).toBe(
-      'D1 carries at least 700 mA and fails at once.',
-    );
-    expect(plain(ruinWords({ part: 'R1', how: 'resistor', lasting: 'minutes', figure: 0.4 }))).toContain(
-      'chars within minutes',
-    );
-    expect(ruinWords({ part: 'B1', how: 'supply', lasting: 'minutes', figure: 2 })).toContain(
-      'Disconnect it first',
-    );
+    expect(
+      plain(
+        ruinWords({ part: 'D1', kind: 'led', how: 'current', limit: 0.02, lasting: 'at once', figure: 0.7 }),
+      ),
+    ).toBe('D1 carries at least 700 mA and fails at once.');
+    expect(
+      plain(
+        ruinWords({
+          part: 'R1',
+          kind: 'resistor',
+          how: 'heat',
+          limit: 0.125,
+          lasting: 'minutes',
+          figure: 0.4,
+        }),
+      ),
+    ).toContain('chars within minutes');
+    expect(
+      ruinWords({ part: 'B1', kind: 'supply', how: 'shorted', limit: 1, lasting: 'minutes', figure: 2 }),
+    ).toContain('Disconnect it first');
   });
 });
 
@@ -138,13 +150,11 @@ describe('what a plan or a wish is refused for', () => {
   });
 
   it('a cut hole, unlike parts, three legs on a card, rungs alike', () => {
-    expect(says('hole-cut', { hole: 'F5', part: 'R1' })).toBe(
-      'Hole F5 is cut through: the resistor R1 cannot use it.',
-    );
+    expect(says('hole-cut', { hole: 'F5', part: 'R1' })).toBe('Hole F5 is cut through: R1 cannot use it.');
     expect(says('not-alike', { part: 'R1', other: 'D1' })).toContain('different numbers of legs');
     expect(says('not-for-card', { part: 'P1' })).toContain('Choose a breadboard, stripboard or pad board');
     expect(says('rungs-alike', { first: 'D2', second: 'D3', volts: 11.9 })).toContain(
-      'The lamp D2 and the lamp D3 light at the same 11.9 V',
+      'D2 and D3 light at the same 11.9 V',
     );
   });
 

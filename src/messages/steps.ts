@@ -4,18 +4,21 @@ import {
   buildType,
   formatOhms,
   formatQuantity,
+  isCommonCathode,
   partOf,
+  thingOf,
   type LegPlace,
   type Piece,
+  SUPPLIES,
   type Sheet,
-  type GateReading,
   type Step,
 } from '@/core';
-import { gateWords } from './gates';
+import { gateWords, holdWords, readingWords, seenWords } from './gates';
+import { article, capital } from './grammar';
 import { holeName } from './holes';
-import { BRIGHTNESS_WORDS, capital, legName, partName, supplyName } from './names';
+import { legName, looksWords, supplyName, thingName } from './names';
 import { batchWords, cutWords, inspectWords, linkWords } from './soldering';
-import { listWords, valueOf, type StepWords } from './stepWords';
+import { valueOf, type StepWords } from './stepWords';
 import { tapedPartWords, tapeWords } from './taping';
 
 /** One step of the build card in words, made from the plan's own holes. */
@@ -31,12 +34,12 @@ const WORDS: { readonly [A in Step['action']]: (step: Of<A>, sheet: Sheet) => St
     buildType(boardOf(sheet.plan)) === 'plugged' ? jumperWords(step) : linkWords(step),
   'place-part': placeWords,
   'connect-supply': (step, sheet) => ({
-    title: `Put the ${step.pin === 'plus' ? 'red' : 'black'} battery lead in the ${hole(step.legs, 0)}.`,
-    detail: step.pin === 'minus' ? 'Minus first.' : 'Plus last: it lights now.',
+    title: `Put the ${step.pin === 'plus' ? 'red' : 'black'} lead of ${leadOf(sheet)} in ${hole(step.legs, 0)}.`,
+    detail: step.pin === 'minus' ? 'Minus first.' : 'Plus last: from now on there is power.',
     cue: `${step.pin === 'plus' ? 'Red is plus' : 'Black is minus'}.`,
     why: `${capital(supplyName(sheet.supply))}: ${formatQuantity(sheet.steady.supplyFigures.volts, 'V')}.`,
   }),
-  gate: (step, sheet) => gateWords(step.gate, sheet),
+  gate: gateWords,
   repeat: (step, sheet) => ({
     title: `The same again for ${rowWords(step.rows, sheet)}.`,
     detail: `Like part ${step.like}: ${step.pieces.map((piece) => pieceWords(piece, sheet)).join('; ')}.`,
@@ -44,7 +47,7 @@ const WORDS: { readonly [A in Step['action']]: (step: Of<A>, sheet: Sheet) => St
     why: `Part ${step.block} is built like part ${step.like}, with the same values.`,
   }),
   'change-part': changeWords,
-  'block-gate': stageWords,
+  'block-gate': testWords,
   cut: cutWords,
   'solder-batch': batchWords,
   inspect: inspectWords,
@@ -63,14 +66,14 @@ function changeWords({ part, ohms, amps, brightness, beyond }: Of<'change-part'>
   if (beyond) {
     return {
       title: `Stop here: not ${formatOhms(ohms)}.`,
-      detail: `With it the lamp would carry ${formatQuantity(amps, 'A')}: ${BRIGHTNESS_WORDS[brightness]}.`,
+      detail: `With it the lamp would carry ${formatQuantity(amps, 'A')}: ${looksWords(brightness)}.`,
       cue: 'This is the floor of the walk.',
       why: 'A lamp with too much current lights as well, and wears out.',
     };
   }
   return {
     title: `Power off. Put ${formatOhms(ohms)} in the place of ${part}, then power on.`,
-    detail: `${bands ? `Bands: ${bands.join(', ')}. ` : ''}The same holes. The lamp is now ${BRIGHTNESS_WORDS[brightness]}, at about ${formatQuantity(amps, 'A')}: write down what you see.`,
+    detail: `${bands ? `Bands: ${bands.join(', ')}. ` : ''}The same holes. The lamp is now ${looksWords(brightness)}, at about ${formatQuantity(amps, 'A')}: write down what you see.`,
     why: 'Each step lets a little more current through; the eye sees less of it than the meter.',
   };
 }
@@ -79,10 +82,10 @@ function jumperWords(step: Extract<Step, { action: 'place-jumper' }>): StepWords
   const bring = step.legs.some((leg) => leg.hole.includes('+'))
     ? 'It brings plus to the lamp’s rows.'
     : step.legs.some((leg) => leg.hole.includes('-'))
-      ? 'It brings minus to the lamp’s rows.'
+      ? 'It brings minus to where it is needed.'
       : 'It joins two rows that carry the same point of the circuit.';
   return {
-    title: `Put ${step.colour === 'green' ? 'a' : `the ${step.colour}`} jumper ${step.part} from ${hole(step.legs, 0)} to ${hole(step.legs, 1)}.`,
+    title: `Put ${article(`${step.colour} jumper`)}, ${step.part}, from ${hole(step.legs, 0)} to ${hole(step.legs, 1)}.`,
     detail: 'Press both ends right in.',
     why: bring,
   };
@@ -98,14 +101,14 @@ export function pieceWords(piece: Piece, sheet: Sheet): string {
   const what = [piece.part, valueOf(piece.part, sheet)].filter(Boolean).join(' ');
   const anode = piece.legs.find((leg) => leg.cue === 'long-leg');
   if (piece.kind === 'wire') return `jumper ${piece.part} ${holes.join(' to ')}`;
-  return `${what} in ${holes.join(' and ')}${anode ? `, ${legName(piece.part, anode.pin)} in ${holeName(anode.hole)}` : ''}`;
+  return `${what} in ${holes.join(' and ')}${anode ? `, ${legName(piece.kind, anode.pin)} in ${holeName(anode.hole)}` : ''}`;
 }
 
 function cueOf(pieces: readonly Piece[]): { cue?: string } {
   const cues = pieces.flatMap((piece) =>
     piece.legs.flatMap((leg) =>
       leg.cue === 'long-leg'
-        ? [`${piece.part}: ${legName(piece.part, leg.pin)} in ${holeName(leg.hole)}`]
+        ? [`${piece.part}: ${legName(piece.kind, leg.pin)} in ${holeName(leg.hole)}`]
         : leg.cue === 'band-end'
           ? [`${piece.part}: banded end in ${holeName(leg.hole)}`]
           : [],
@@ -123,7 +126,7 @@ function placeWords(step: Extract<Step, { action: 'place-part' }>, sheet: Sheet)
   if (buildType(boardOf(sheet.plan)) === 'taped') return tapedPartWords(step, sheet);
   const holes = step.legs.map((leg) => holeName(leg.hole)).join(' and ');
   const above = step.positive
-    ? ` ${capital(holeName(step.positive.hole))} will be the more positive, by ${formatQuantity(step.positive.volts, 'V')}.`
+    ? ` Its end in ${holeName(step.positive.hole)} will be the more positive, by ${formatQuantity(step.positive.volts, 'V')}.`
     : '';
   switch (step.kind) {
     case 'led': {
@@ -142,12 +145,13 @@ function placeWords(step: Extract<Step, { action: 'place-part' }>, sheet: Sheet)
     case 'rgb':
       return {
         title: `Put the three-colour lamp ${step.part} in ${holes}.`,
-        detail: 'Its four legs go into four rows, in the order in which they stand.',
+        detail:
+          'Its four legs go into four rows, in the order in which they stand. Turned round, each colour would sit at another’s resistor.',
         cue:
           step.legs
-            .map(({ pin, hole: at }) => `${capital(legName(step.part, pin))} in ${holeName(at)}`)
+            .map(({ pin, hole: at }) => `${capital(legName(step.kind, pin))} in ${holeName(at)}`)
             .join('. ') + '.',
-        why: 'Three lamps in one body: the longest leg is common to all of them.',
+        why: `Three lamps in one body. The longest leg is their common ${commonOf(step.part, sheet)}: it looks to ${commonOf(step.part, sheet) === 'cathode' ? 'minus' : 'plus'}.`,
       };
     case 'potentiometer':
       return {
@@ -168,10 +172,10 @@ function placeWords(step: Extract<Step, { action: 'place-part' }>, sheet: Sheet)
       return {
         title: `Put the push button ${step.part} in ${holes}.`,
         detail: 'Either way round is right.',
-        why: 'The gauge draws current only while it is held.',
+        why: 'Current flows only while it is held.',
       };
     default:
-      return { title: `Put ${partName(step.part)} in ${holes}.`, detail: '', why: '' };
+      return { title: `Put ${thingName(step.kind, step.part)} in ${holes}.`, detail: '', why: '' };
   }
 }
 
@@ -199,27 +203,34 @@ function lampsBehind(resistor: string, { steady }: Sheet) {
   return lamps.filter(({ part }) => own.lamps.some((lamp) => lamp.part === part));
 }
 
-function stageWords(step: Extract<Step, { action: 'block-gate' }>, sheet: Sheet): StepWords {
+/** What a test half-way asks for and shows, of what stands on the board by then. */
+function testWords({ block, of, gate }: Of<'block-gate'>, sheet: Sheet): StepWords {
   const soldered = buildType(boardOf(sheet.plan)) === 'soldered';
-  const lit =
-    step.lit.length === 0
-      ? 'Nothing lights yet'
-      : `${listWords(step.lit)} ${step.lit.length === 1 ? 'lights' : 'light'}`;
   return {
-    title: `Stop: test ${soldered ? 'batch' : 'part'} ${step.block} of ${step.of}.`,
+    title: `Stop: test ${soldered ? 'batch' : 'part'} ${block} of ${of}.`,
     detail: [
       'Power on for a moment, minus first.',
-      `${lit}.`,
-      ...step.readings.map(readingWords),
+      holdWords(gate),
+      seenWords(gate, sheet),
+      ...gate.readings.map(readingWords),
       'Power off again before going on.',
-    ].join(' '),
+    ]
+      .filter(Boolean)
+      .join(' '),
     cue: 'A mistake found here is in what was just built.',
     why: 'At the end it could be anywhere.',
   };
 }
 
-function readingWords({ part, measure, value }: GateReading): string {
-  return measure === 'volts'
-    ? `Across ${part} the meter reads about ${formatQuantity(value, 'V')}.`
-    : `This batch by itself adds about ${formatQuantity(value, 'A')} to the supply’s current.`;
+/** Which end of the three is joined inside a lamp. */
+function commonOf(part: string, sheet: Sheet): 'cathode' | 'anode' {
+  const thing = thingOf(sheet.circuit, part);
+  return thing && isCommonCathode(thing) ? 'cathode' : 'anode';
+}
+
+/** What the two leads belong to. */
+function leadOf({ supply }: Sheet): string {
+  const { style } = SUPPLIES[supply.kind];
+  if (style === 'port') return 'the port';
+  return style === 'bench' ? 'the bench supply' : 'the battery';
 }

@@ -1,5 +1,5 @@
 import { patternSheet, sheetWith } from '../../tests/support/sheets';
-import { bandsFor, BARE_SHELF, COMES_AFTER, LEVELS, PATTERN_IDS, THIN, type Sheet } from '@/core';
+import { bandsFor, BARE_SHELF, LEVELS, PATTERN_IDS, patternOf, THIN, type Sheet } from '@/core';
 import { glossaryFor, TERM_IDS, TERMS } from './glossary';
 import { seen, sumsAt } from './levels';
 import { boardAnatomy, otherParts, stillAssumed } from './partsWords';
@@ -18,7 +18,7 @@ describe('the sum on a card', () => {
     const [supply, lamp] = volts![0]!.match(/[\d.]+/gu)!.map(Number);
     expect(Number.parseFloat(volts![1]!)).toBeCloseTo(supply! - lamp!, 2);
     const [left, milliamps] = ohms![0]!.match(/[\d.]+/gu)!.map(Number);
-    const { supplyFigures } = sheetWith().sums;
+    const { supplyFigures } = sheetWith().steady;
     const exact = left! / (milliamps! / 1000) - supplyFigures.ohms;
     expect(Math.abs(Number.parseFloat(ohms![1]!) / exact - 1)).toBeLessThan(0.005);
     expect(take).toEqual([bandsFor(330, 4, 0.05)!.join(', '), '330 Ω']);
@@ -89,7 +89,18 @@ describe('what comes before what', () => {
   it('never goes round in a circle', () => {
     const depth = (id: (typeof PATTERN_IDS)[number], seenBefore: readonly string[] = []): number => {
       expect(seenBefore).not.toContain(id);
-      return 1 + Math.max(0, ...COMES_AFTER[id].map((other) => depth(other, [...seenBefore, id])));
+      return (
+        1 +
+        Math.max(
+          0,
+          ...patternOf(id).after.map((other) =>
+            depth(
+              PATTERN_IDS.find((one) => one === other)!,
+              [...seenBefore, id],
+            ),
+          ),
+        )
+      );
     };
     expect(Math.max(...PATTERN_IDS.map((id) => depth(id)))).toBe(4);
     expect(depth('single')).toBe(1);

@@ -51,14 +51,14 @@ describe('the logbook', () => {
   it('has every reading with band, verdict and whether it still counts', async () => {
     const rows = await logbook();
     expect(rows).toHaveLength(11 * 4 + 2 * 4);
-    const mended = rows.filter((r) => r.bench === 6 && r.point === 'lamp');
+    const mended = rows.filter((r) => r.bench === 6 && r.point === 'D1');
     expect(mended).toMatchObject([
       { kind: 'first', verdict: 'off', superseded: true, cause: '' },
       { kind: 'retest', superseded: false },
     ]);
-    expect(mended[0]!.value).toBeGreaterThan(4.5);
+    expect(mended[0]!.value).toBeLessThan(-4.5);
     const tired = rows.filter((r) => r.bench === 9);
-    expect(tired.every((r) => r.cause === 'Tired battery')).toBe(true);
+    expect(tired.every((r) => r.cause === 'B1 is a tired battery')).toBe(true);
     for (const row of rows) expect(row.low).toBeLessThan(row.high!);
   });
 });

@@ -1,5 +1,6 @@
 import { judgeReading, type Verdict, type VerdictName } from '@/core';
 import { likeliestWords } from '@/messages/causes';
+import { pointName } from '@/messages/points';
 import { judgeStudent } from './checkBook';
 import { groups, type Student } from './repositories/groups';
 import { currentReadings, readings, type Reading, type ReadingKind } from './repositories/readings';
@@ -15,6 +16,8 @@ export interface LogRow {
   readonly bench: number;
   readonly nickname: string;
   readonly point: string;
+  /** The checkpoint in words. */
+  readonly where: string;
   readonly typed: string;
   readonly value: number;
   readonly unit: 'V' | 'A';
@@ -63,7 +66,8 @@ function causesIn(held: Session, own: readonly Reading[]): Map<number, string> {
   const causes = new Map<number, string>();
   for (const studentId of new Set(own.map((r) => r.studentId))) {
     const { state, diagnosis } = judgeStudent(held, studentId, own);
-    if (state === 'off' && diagnosis) causes.set(studentId, likeliestWords(diagnosis));
+    if (state === 'off' && diagnosis)
+      causes.set(studentId, likeliestWords(diagnosis, held.expectation.dictionary.points));
   }
   return causes;
 }
@@ -78,6 +82,7 @@ function rowOf(
   const verdict = judgeReading(held.expectation, { point, value, step })?.verdict;
   return {
     ...{ id, point, kind, value, typed, meter, takenBy, takenAt },
+    where: band ? pointName(band.point) : point,
     sessionId: held.id,
     onDate: held.onDate,
     group: held.groupName,

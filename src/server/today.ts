@@ -56,11 +56,12 @@ export async function todayFor(day: string): Promise<Today> {
 
 async function retestsOf(sessionId: number): Promise<Retest> {
   const { session, students, readings } = await checkBook(sessionId);
+  const { points } = session.expectation.dictionary;
   const benches = students.flatMap(({ id, bench, nickname }) => {
     const { state, diagnosis } = judgeStudent(session, id, readings);
     if (state === 'none' || state === 'right' || !diagnosis) return [];
-    const cause = state === 'close' ? 'too close to call' : likeliestWords(diagnosis);
-    return [{ bench, nickname, state, cause, next: nextWords(diagnosis) ?? '' }];
+    const cause = state === 'close' ? 'too close to call' : likeliestWords(diagnosis, points);
+    return [{ bench, nickname, state, cause, next: nextWords(diagnosis, points) ?? '' }];
   });
   return {
     sessionId,

@@ -1,5 +1,5 @@
 import {
-  asBuilt,
+  asItStands,
   bandsOf,
   batteryLifeOf,
   drawSlice,
@@ -14,13 +14,11 @@ import {
   thresholds,
   trimRange,
   whatIf,
-  type AsBuilt,
   type BandOptions,
   type Circuit,
   type JudgedBench,
   type Noted,
   type Outcome,
-  type Plan,
   type SessionExpectation,
   type Sheet,
   type SheetRequest,
@@ -32,9 +30,7 @@ export const coreApi = {
   sheet(request: SheetRequest): Outcome<Sheet> {
     return makeSheet(request);
   },
-  asBuilt(plan: Plan, wanted: Circuit): AsBuilt {
-    return asBuilt(plan, wanted);
-  },
+  asItStands,
   judge(session: SessionExpectation, benches: readonly (readonly Noted[])[]): JudgedBench[] {
     return benches.map((noted) => judgeBench(session, noted));
   },
@@ -45,7 +41,7 @@ export const coreApi = {
     return bandsOf(circuit, slices, options);
   },
   dryRuns(sheet: Sheet, request: SheetRequest) {
-    return dryRuns(faultContext(sheet, request), sheet.checkpoints, request.meter);
+    return dryRuns(faultContext(sheet, request), request.meter);
   },
   whatIf,
   solve,

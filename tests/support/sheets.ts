@@ -15,7 +15,7 @@ import {
   type Sheet,
   type SheetRequest,
   type SingleParams,
-  type SingleSums,
+  type LoopSums,
 } from '@/core';
 
 /** A sheet request off the house style, with some wishes changed. */
@@ -36,13 +36,13 @@ export function requestWith(
   };
 }
 
-/** A one-lamp sheet: its sums are there. */
-export type SingleSheet = Sheet & { readonly sums: SingleSums };
+/** A one-lamp sheet: the working of its loop is there. */
+export type SingleSheet = Sheet & { readonly loop: LoopSums };
 
 export function sheetWith(params: Partial<SingleParams> = {}, more: Partial<SheetRequest> = {}): SingleSheet {
   const sheet = makeSheet(requestWith(params, more));
-  if (!sheet.ok || !sheet.value.sums) throw new Error(JSON.stringify(sheet.findings));
-  return { ...sheet.value, sums: sheet.value.sums };
+  if (!sheet.ok || !sheet.value.steady.loop) throw new Error(JSON.stringify(sheet.findings));
+  return { ...sheet.value, loop: sheet.value.steady.loop };
 }
 
 /** The sheet of any pattern with its usual wishes, some changed, on a board. */

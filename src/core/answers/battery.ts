@@ -3,8 +3,8 @@ import type { SupplyChoice, SupplyFigures } from '../catalogue/supplies';
 import { isKind, partOf, withPart, type Circuit } from '../circuit/circuit';
 import { accepted, finding, refused, type Outcome } from '../findings/finding';
 import type { Amps, Hours, Volts } from '../quantities/units';
-import { run } from '../solver/run/run';
-import { solve } from '../solver/solve';
+import { lampsSeen } from '../observe/looks';
+import { observe, reportOf } from '../observe/observe';
 
 /** A lamp below this is dim: it is time for new cells. */
 export const DIM_AMPS: Amps = 1e-3;
@@ -108,25 +108,10 @@ export function batteryLifeOf(
   return refused(...(refusal?.findings ?? []));
 }
 
-/** Longest run that is tried to see a few cycles, in seconds. */
-const LONGEST_RUN = 500;
-
+/** What is drawn from a battery, and what its lamp carries when lit: at rest, or on average and at its peak. */
 function drawOf(circuit: Circuit, supplyId: string, lampId: string): Outcome<Draw> {
-  const moves = circuit.parts.some(
-    (part) => isKind(part, 'signal') || (isKind(part, 'pin') && part.params.drive === 'pwm'),
-  );
-  const steady = moves ? undefined : solve(circuit);
-  if (steady?.ok) {
-    const { parts } = steady.value;
-    return accepted({ drain: -parts[supplyId]!.amps, lamp: parts[lampId]!.amps });
-  }
-  if (steady && steady.findings[0]?.code !== 'oscillates') return steady;
-  for (let seconds = 2; ; seconds *= 5) {
-    const moving = run(circuit, { seconds, samples: 401 });
-    if (!moving.ok) return moving;
-    const { cycles, means, parts } = moving.value;
-    const counted = Object.values(cycles);
-    if (counted.some((cycle) => cycle.cycles < 2) && seconds < LONGEST_RUN) continue;
-    return accepted({ drain: -means[supplyId]!, lamp: Math.max(...parts[lampId]!.amps) });
-  }
+  const seen = observe(circuit);
+  if (!seen.ok) return seen;
+  const lamp = lampsSeen(seen.value).find(({ part }) => part === lampId);
+  return accepted({ drain: -reportOf(seen.value, supplyId).amps, lamp: lamp?.peak ?? 0 });
 }

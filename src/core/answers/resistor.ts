@@ -2,7 +2,7 @@ import { neighbours, type Neighbours } from '../catalogue/preferred';
 import { isKind, partOf, withPart, type Circuit } from '../circuit/circuit';
 import { accepted, finding, refused, type Outcome } from '../findings/finding';
 import type { Amps, Ohms } from '../quantities/units';
-import { solve } from '../solver/solve';
+import { observe, reportOf } from '../observe/observe';
 import { seek } from './seek';
 
 export interface ResistorAnswer {
@@ -51,9 +51,9 @@ export function resistorForCurrent(
   const byRatio = [...values].sort((a, b) => apart(a, exact.value) - apart(b, exact.value));
   const choices = byRatio.slice(0, SHOWN).flatMap((ohms) => {
     const params = { ...resistor.params, ohms };
-    const solved = solve(withPart(circuit, resistorId, () => ({ ...resistor, params })));
-    if (!solved.ok) return [];
-    const got = solved.value.parts[partId]!.amps;
+    const seen = observe(withPart(circuit, resistorId, () => ({ ...resistor, params })));
+    if (!seen.ok) return [];
+    const got = reportOf(seen.value, partId).amps;
     return [{ ohms, amps: got, share: got / amps }];
   });
   return accepted({ ohms: exact.value, around: neighbours(values, exact.value), choices });

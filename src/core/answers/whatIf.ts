@@ -2,7 +2,7 @@ import { brightnessAt, type Brightness } from '../catalogue/brightness';
 import { isKind, partOf, type Circuit } from '../circuit/circuit';
 import { accepted, finding, refused, type Outcome } from '../findings/finding';
 import type { Amps, Ohms } from '../quantities/units';
-import { solve } from '../solver/solve';
+import { observe, reportOf } from '../observe/observe';
 import { sweep } from '../solver/sweep';
 
 /** Comfortable to 80 % of the continuous maximum, at the limit to 100 %, ruin above. */
@@ -45,10 +45,10 @@ export function whatIf(
   if (!led || !isKind(led, 'led')) return refused(finding('not-of-kind', { part: lamp, kind: 'lamp' }));
   const { ohms } = own.params;
   const { maxAmps } = led.params;
-  const now = solve(circuit);
+  const now = observe(circuit);
   if (!now.ok) return now;
   // Ohms and amps go nearly inversely: here the lamp carries about twice its maximum.
-  const overdriven = (ohms * Math.max(now.value.parts[lamp]!.amps, 1e-6)) / (2 * maxAmps);
+  const overdriven = (ohms * Math.max(reportOf(now.value, lamp).amps, 1e-6)) / (2 * maxAmps);
   const from = Math.max(1, Math.min(ohms / REACH, overdriven));
   const plan = { part: resistor, field: 'ohms', from, to: ohms * REACH, steps: STEPS, log: true };
   const curve = sweep(circuit, plan);

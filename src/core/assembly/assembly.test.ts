@@ -1,8 +1,7 @@
 import { patternSheet, sheetWith } from '../../../tests/support/sheets';
 import type { Sheet } from '../sheet/sheet';
-import { solve } from '../solver/solve';
 import { AGE_FACTORS } from './pace';
-import { partial, blocksOf } from './blocks';
+import { blocksOf } from './blocks';
 import { soldering, totalMinutes } from './steps';
 import { tapesOf } from './taped';
 
@@ -33,20 +32,9 @@ describe('blocks of a plan', () => {
   });
 
   it('are alike only with the same values', () => {
-    const mixed = patternSheet('strings', {}, 'half');
+    const mixed = patternSheet('strings', { way: { kind: 'strings', length: 2 } }, 'half');
     const blocks = blocksOf(mixed.plan, mixed.circuit);
     expect(blocks.map(({ like }) => like)).toEqual([undefined, undefined, undefined]);
-  });
-
-  it('make a part of the circuit that the meter can already be put to', () => {
-    const blocks = blocksOf(panel.plan, panel.circuit);
-    const two = partial(panel.circuit, blocks, 2);
-    expect(two.parts.map(({ id }) => id)).toEqual(['B1', 'R1', 'D1', 'R2', 'D2']);
-    const solved = solve(two);
-    expect(solved.ok && -solved.value.parts['B1']!.amps).toBeCloseTo(
-      2 * panel.steady.design.lamps[0]!.amps,
-      4,
-    );
   });
 });
 
@@ -60,7 +48,7 @@ describe('a card for plugging', () => {
       [3, 1],
       [4, 1],
     ]);
-    expect(step(sheet, 'block-gate').map(({ block, lit }) => [block, lit])).toEqual([
+    expect(step(sheet, 'block-gate').map(({ block, gate }) => [block, gate.lit])).toEqual([
       [1, ['D1']],
       [2, ['D1', 'D2']],
       [3, ['D1', 'D2', 'D3']],
@@ -70,9 +58,9 @@ describe('a card for plugging', () => {
   it('tells what the newest resistor reads by then', () => {
     const [gate] = step(sheet, 'block-gate');
     const own = sheet.steady.design.lamps[0]!;
-    expect(gate!.readings[0]).toMatchObject({ part: 'R1', measure: 'volts' });
+    expect(gate!.gate.readings[0]).toMatchObject({ part: 'R1', measure: 'volts' });
     const ohms = sheet.steady.strings[0]!.chosen;
-    expect(gate!.readings[0]!.value).toBeCloseTo(own.amps * ohms, 1);
+    expect(gate!.gate.readings[0]!.typical).toBeCloseTo(own.amps * ohms, 1);
   });
 
   it('says the rows that each further string takes, and no row twice', () => {
@@ -132,10 +120,12 @@ describe('a card for soldering', () => {
   it('tests each batch by the current that it alone adds', () => {
     const gates = step(sheet, 'block-gate');
     expect(gates).toHaveLength(2);
-    for (const gate of gates) {
-      const own = gate.readings.find(({ measure }) => measure === 'amps')!;
-      expect(own.value).toBeCloseTo(sheet.steady.design.amps / 2, 3);
-    }
+    const added = gates.map(({ gate }) => gate.readings.find(({ measure }) => measure === 'amps')!.typical);
+    expect((added[0]! + added[1]!) / sheet.steady.design.amps).toBeGreaterThan(0.98);
+    expect((added[0]! + added[1]!) / sheet.steady.design.amps).toBeLessThan(1.02);
+    // The second batch sags the port a little further, so that it adds less than the first.
+    expect(added[1]! / added[0]!).toBeGreaterThan(0.9);
+    expect(added[1]! / added[0]!).toBeLessThan(1);
   });
 
   it('counts joints and solder', () => {

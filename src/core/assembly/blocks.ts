@@ -1,10 +1,9 @@
-import { blockLists, wiringOf } from '../board/layout/wiring';
-import { shapeOf } from '../board/layout/repeat';
-import type { Body } from '../board/bodies';
 import { copperOf } from '../board/copper';
+import { likenessOf } from '../board/layout/repeat';
+import { blockLists, wiringOf } from '../board/layout/wiring';
 import type { Placement, Plan } from '../board/plan';
-import { isKind, type Circuit } from '../circuit/circuit';
-import { POLARITY } from '../catalogue/polarity';
+import type { Circuit } from '../circuit/circuit';
+import { heightOf, polarityOf, type Thing } from '../parts/thing';
 import type { LegPlace, Piece } from './step';
 
 /** What is placed before the next test: its wires and its things, low ones first. */
@@ -16,69 +15,79 @@ export interface Block {
   readonly like?: number;
 }
 
-/** Height over the board decides the order: what lies flat goes in before what stands. */
-const HEIGHT: Readonly<Partial<Record<Body['kind'], number>>> = {
-  wire: 0,
-  resistor: 1,
-  diode: 1,
-  zener: 1,
-  timer: 2,
-  potentiometer: 3,
-  switch: 3,
-  led: 4,
-  rgb: 4,
-};
-
-export function heightOf(kind: Body['kind']): number {
-  return HEIGHT[kind] ?? 2;
-}
-
-/** The blocks of a plan in the order of the lesson; wires that belong to no block come with the first. */
+/** The blocks of a plan in the order of the lesson, each with the wires that it needs to work by then. */
 export function blocksOf(plan: Plan, circuit: Circuit): Block[] {
   const wiring = wiringOf(circuit);
-  const bodies = new Map(wiring.bodies.map((body) => [body.id, body]));
+  const things = new Map(wiring.bodies.map((thing) => [thing.id, thing]));
   const lists = blockLists(wiring);
   const placed = new Map(plan.placements.map((p) => [p.part, p]));
-  const copper = copperOf(plan);
-  const ground = lists.map(
-    (ids) => new Set(ids.flatMap((id) => Object.values(placed.get(id)?.legs ?? {}).map(copper))),
-  );
-  const jumpers = lists.map((): Placement[] => []);
-  for (const jumper of plan.placements.filter((p) => p.kind === 'jumper')) {
-    const ends = Object.values(jumper.legs).map(copper);
-    // A wire comes with the last of the blocks that it joins: only then both its ends mean something.
-    const block = ground.map((set) => ends.some((end) => set.has(end))).lastIndexOf(true);
-    jumpers[Math.max(0, block)]?.push(jumper);
-  }
+  const jumpers = wiresByBlock(plan, lists, wiring.supply?.id);
   const shapes = lists.map((ids) => {
-    const block = ids.map((id) => bodies.get(id)!);
-    return `${shapeOf(block, wiring)} ${block.flatMap((body) => body.parts.map((p) => JSON.stringify(p.params))).join()}`;
+    const block = ids.map((id) => things.get(id)!);
+    return `${likenessOf(block, wiring)} ${block.flatMap((thing) => thing.parts.map((p) => JSON.stringify(p.params))).join()}`;
   });
   return lists.map((ids, i): Block => {
     const pieces = ids
-      .flatMap((id) => (placed.has(id) ? [pieceOf(bodies.get(id)!, placed.get(id)!)] : []))
+      .flatMap((id) => (placed.has(id) ? [pieceOf(things.get(id)!, placed.get(id)!)] : []))
       .map((piece, order) => ({ piece, order }))
-      .sort((a, b) => heightOf(a.piece.kind) - heightOf(b.piece.kind) || a.order - b.order)
+      .sort((a, b) => heightOf(a.piece) - heightOf(b.piece) || a.order - b.order)
       .map(({ piece }) => piece);
     const like = shapes.indexOf(shapes[i]!);
     return { number: i + 1, jumpers: jumpers[i]!, pieces, ...(like < i ? { like: like + 1 } : {}) };
   });
 }
 
-export function pieceOf(body: Body, placement: Placement): Piece {
-  return { part: body.id, kind: body.kind, legs: legPlaces(body.kind, placement) };
+/**
+ * The wires that each block needs beside those of the blocks before: all that lie between legs that are there by then.
+ * A wire that joins nothing yet waits; one that never does comes last.
+ */
+function wiresByBlock(
+  plan: Plan,
+  lists: readonly (readonly string[])[],
+  supply: string | undefined,
+): Placement[][] {
+  const copper = copperOf(plan);
+  const wires = plan.placements.filter((p) => p.kind === 'jumper');
+  const legs = new Map(plan.placements.map((p) => [p.part, Object.values(p.legs).map(copper)]));
+  const ends = (wire: Placement) => legs.get(wire.part)!;
+  const there = new Set(legs.get(supply ?? '') ?? []);
+  const waiting = new Set(wires);
+  const found = lists.map((ids) => {
+    for (const id of ids) for (const strip of legs.get(id) ?? []) there.add(strip);
+    const own = needed(wires, ends, there).filter((wire) => waiting.delete(wire));
+    return own;
+  });
+  found[found.length - 1]?.push(...waiting);
+  return found;
 }
 
-export function legPlaces(kind: Body['kind'], placement: Placement): LegPlace[] {
-  const marks = POLARITY[kind]?.pins ?? {};
+/** The wires that are left when every end that leads to nothing has been taken away. */
+function needed(
+  wires: readonly Placement[],
+  ends: (wire: Placement) => readonly string[],
+  there: ReadonlySet<string>,
+): Placement[] {
+  let left = [...wires];
+  for (;;) {
+    const counts = new Map<string, number>();
+    for (const wire of left)
+      for (const end of new Set(ends(wire))) counts.set(end, (counts.get(end) ?? 0) + 1);
+    const kept = left.filter((wire) => ends(wire).every((end) => there.has(end) || counts.get(end)! > 1));
+    if (kept.length === left.length) return kept;
+    left = kept;
+  }
+}
+
+export function pieceOf(thing: Thing, placement: Placement): Piece {
+  return { part: thing.id, kind: thing.kind, legs: legPlaces(thing, placement) };
+}
+
+export function legPlaces(thing: Thing, placement: Placement): LegPlace[] {
+  const marks = polarityOf(thing).pins;
   return Object.entries(placement.legs).map(([pin, hole]) => ({ pin, hole, cue: marks[pin] ?? 'none' }));
 }
 
-/** The circuit with only the supply and the first so many blocks, for what a meter reads half-way. */
-export function partial(circuit: Circuit, blocks: readonly Block[], count: number): Circuit {
-  const ids = new Set(blocks.slice(0, count).flatMap(({ pieces }) => pieces.map(({ part }) => part)));
-  return {
-    ...circuit,
-    parts: circuit.parts.filter((part) => isKind(part, 'supply') || ids.has(part.body?.id ?? part.id)),
-  };
+/** Where the two ends of a wire go: neither differs from the other. */
+export function wirePlaces(placement: Placement): LegPlace[] {
+  return Object.entries(placement.legs).map(([pin, hole]) => ({ pin, hole, cue: 'none' }));
 }

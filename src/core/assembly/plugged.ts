@@ -2,73 +2,102 @@ import type { AsBuilt } from '../board/asBuilt';
 import { boardOf } from '../board/copper';
 import { holeOf } from '../board/geometry';
 import type { Placement, Plan } from '../board/plan';
-import { POLARITY } from '../catalogue/polarity';
 import { partOf, type Circuit } from '../circuit/circuit';
+import { polarityOf, thingOf } from '../parts/thing';
+import { gateAt, NO_POWER, type GateGround } from './gates';
+import { blocksOf, wirePlaces, type Block } from './blocks';
 import { PACE } from './pace';
-import { halfBuilt } from './readings';
-import { legPlaces, partial, blocksOf, type Block } from './blocks';
-import type { Piece, Step } from './step';
+import { idsOf, type Gate, type Piece, type Step } from './step';
 
 /**
- * The build card of a plug-in board: block by block, wires and low parts first, a test after each block,
- * a look before power, and the supply last of all, minus first.
+ * The build card of a plug-in board: block by block, wires and low parts first, a test after each that lights
+ * something new, a look before power, and the supply last of all, minus first.
  */
-export function pluggedSteps(plan: Plan, circuit: Circuit, built: AsBuilt): Step[] {
+export function pluggedSteps(ground: GateGround, built: AsBuilt): Step[] {
+  const { plan, circuit } = ground;
   const blocks = blocksOf(plan, circuit);
-  const tested = blocks.length > 1;
-  const body = blocks.flatMap((block, i) => [
-    ...blockSteps(block, plan, built),
-    ...(tested && i < blocks.length - 1 ? [blockGate(block, blocks, circuit)] : []),
-  ]);
-  return [...body, gate('before-power'), ...supplySteps(plan, circuit), gate('after-power')];
+  const steps: Step[] = [];
+  const there = new Set<string>();
+  let newest: string[] = [];
+  let lit = 0;
+  blocks.forEach((block, i) => {
+    const own = blockSteps(block, ground, built);
+    steps.push(...own);
+    for (const id of own.flatMap(idsOf)) there.add(id);
+    newest.push(...block.pieces.map(({ part }) => part));
+    if (i === blocks.length - 1) return;
+    const gate = gateAt(ground, there, newest);
+    // A test that shows nothing new waits for the next block.
+    if (gate.lit.length + gate.may.length <= lit && gate.readings.length === 0) return;
+    lit = gate.lit.length + gate.may.length;
+    newest = [];
+    steps.push(blockGate(block.number, blocks.length, gate));
+  });
+  return [...steps, ...powerSteps(ground)];
 }
 
-export function gate(name: 'before-power' | 'after-power'): Step {
-  return { id: name, action: 'gate', gate: name, minutes: PACE.gate };
+/** The look before power, the supply, and the last test. */
+export function powerSteps(ground: GateGround): Step[] {
+  return [lookStep(), ...supplySteps(ground.plan, ground.circuit), lastGate(ground)];
+}
+
+export function lookStep(): Step {
+  return { id: 'before-power', action: 'gate', at: 'before-power', gate: NO_POWER, minutes: PACE.gate };
+}
+
+/** What the finished build shows. */
+export function lastGate(ground: GateGround): Step {
+  const there = new Set(ground.plan.placements.map(({ part }) => part));
+  const resistors = ground.circuit.parts.filter(({ kind }) => kind === 'resistor').map(({ id }) => id);
+  const gate = gateAt(ground, there, resistors);
+  return { id: 'after-power', action: 'gate', at: 'after-power', gate, minutes: PACE.gate };
 }
 
 /** The supply's leads, minus first and plus last of all. */
 export function supplySteps(plan: Plan, circuit: Circuit): Step[] {
   const supply = plan.placements.find((p) => partOf(circuit, p.part)?.kind === 'supply');
-  if (!supply) return [];
+  const thing = supply && thingOf(circuit, supply.part);
+  if (!supply || !thing) return [];
+  const cues = polarityOf(thing).pins;
   return (['minus', 'plus'] as const).map((pin): Step => ({
     id: `${supply.part}-${pin}`,
     action: 'connect-supply',
     part: supply.part,
     pin,
-    legs: [{ pin, hole: supply.legs[pin]!, cue: POLARITY['supply']!.pins[pin]! }],
+    legs: [{ pin, hole: supply.legs[pin]!, cue: cues[pin]! }],
     minutes: PACE['connect-supply'],
   }));
 }
 
-function blockSteps(block: Block, plan: Plan, built: AsBuilt): Step[] {
+function blockSteps(block: Block, { plan, circuit }: GateGround, built: AsBuilt): Step[] {
   if (block.like !== undefined) return [repeatStep(block, plan)];
-  return [...block.jumpers.map(jumperStep), ...block.pieces.map((piece) => partStep(piece, built))];
+  return [...block.jumpers.map(jumperStep), ...block.pieces.map((piece) => partStep(piece, circuit, built))];
 }
 
 export function jumperStep(placement: Placement): Step {
   const { part, colour = 'green' } = placement;
-  const legs = legPlaces('wire', placement);
+  const legs = wirePlaces(placement);
   return { id: part, action: 'place-jumper', part, legs, colour, minutes: PACE['place-jumper'] };
 }
 
-export function partStep(piece: Piece, built: AsBuilt): Step {
+export function partStep(piece: Piece, circuit: Circuit, built: AsBuilt): Step {
   const { part, kind, legs } = piece;
   const positive = positiveEnd(piece, built);
+  const thing = thingOf(circuit, part);
   return {
     id: part,
     action: 'place-part',
     part,
     kind,
     legs,
-    polarised: POLARITY[kind]?.polarised ?? false,
+    polarised: thing ? polarityOf(thing).polarised : false,
     minutes: PACE['place-part'],
     ...(positive ? { positive } : {}),
   };
 }
 
 function repeatStep(block: Block, plan: Plan): Step {
-  const wires = block.jumpers.map((p): Piece => ({ part: p.part, kind: 'wire', legs: legPlaces('wire', p) }));
+  const wires = block.jumpers.map((p): Piece => ({ part: p.part, kind: 'wire', legs: wirePlaces(p) }));
   const pieces = [...wires, ...block.pieces];
   const board = boardOf(plan);
   const rows = pieces
@@ -85,22 +114,16 @@ function repeatStep(block: Block, plan: Plan): Step {
   };
 }
 
-function blockGate(block: Block, blocks: readonly Block[], circuit: Circuit): Step {
-  const { lit, readings } = halfBuilt(
-    partial(circuit, blocks, block.number),
-    block.pieces.map(({ part }) => part),
-  );
-  const minutes = PACE['block-gate'];
-  const id = `gate-${block.number}`;
-  return { id, action: 'block-gate', block: block.number, of: blocks.length, lit, readings, minutes };
+export function blockGate(block: number, of: number, gate: Gate): Step {
+  return { id: `gate-${block}`, action: 'block-gate', block, of, gate, minutes: PACE['block-gate'] };
 }
 
 function positiveEnd(piece: Piece, built: AsBuilt) {
   const pins = partOf(built.circuit, piece.part)?.pins;
-  if (!pins || !built.solved || piece.legs.length !== 2) return undefined;
+  if (!pins || !built.seen || piece.legs.length !== 2) return undefined;
   const [one, other] = piece.legs.map(({ pin, hole }) => ({
     hole,
-    volts: built.solved!.nodes[pins[pin]!] ?? 0,
+    volts: built.seen!.nodes[pins[pin]!] ?? 0,
   }));
   const [low, high] = one!.volts < other!.volts ? [one!, other!] : [other!, one!];
   return { hole: high.hole, volts: high.volts - low.volts };

@@ -1,10 +1,10 @@
 import type { Placement, Plan } from '../board/plan';
-import type { Circuit } from '../circuit/circuit';
+import { heightOf } from '../parts/thing';
+import { blocksOf, wirePlaces, type Block } from './blocks';
+import { gateAt, type GateGround } from './gates';
 import { PACE } from './pace';
-import { gate, supplySteps } from './plugged';
-import { halfBuilt } from './readings';
-import { heightOf, legPlaces, partial, blocksOf, type Block } from './blocks';
-import type { Piece, Step } from './step';
+import { blockGate, powerSteps } from './plugged';
+import { idsOf, type Piece, type Step } from './step';
 
 /** Lamps that are soldered and tested together by those who have soldered before. */
 export const BATCH_MOST = 8;
@@ -15,11 +15,10 @@ export const BATCH_MOST = 8;
  *
  * @param batch lamps in one batch, 1 for first-timers
  */
-export function solderedSteps(plan: Plan, circuit: Circuit, batch: number): Step[] {
-  const blocks = blocksOf(plan, circuit);
-  const batches = batchesOf(blocks, Math.max(1, Math.min(batch, BATCH_MOST)));
+export function solderedSteps(ground: GateGround, batch: number): Step[] {
+  const { plan, circuit } = ground;
+  const batches = batchesOf(blocksOf(plan, circuit), Math.max(1, Math.min(batch, BATCH_MOST)));
   const wires = plan.placements.filter((p) => p.kind === 'jumper');
-  const body = batches.flatMap((own, i) => batchSteps(own, i, batches, blocks, circuit));
   const joints = plan.placements.reduce((sum, p) => sum + Object.keys(p.legs).length, 0);
   const inspect: Step = {
     id: 'inspect',
@@ -28,16 +27,15 @@ export function solderedSteps(plan: Plan, circuit: Circuit, batch: number): Step
     links: wires.length,
     minutes: PACE.inspect,
   };
+  const there = new Set(wires.map(({ part }) => part));
   return [
     ...(plan.cuts?.length
       ? [{ id: 'cuts', action: 'cut', cuts: plan.cuts, minutes: PACE.cut * plan.cuts.length } as const]
       : []),
     ...wires.map((wire) => linkStep(wire, plan)),
-    ...body,
+    ...batches.flatMap((own, i) => batchSteps(own, i, batches.length, ground, there)),
     inspect,
-    gate('before-power'),
-    ...supplySteps(plan, circuit),
-    gate('after-power'),
+    ...powerSteps(ground),
   ];
 }
 
@@ -57,17 +55,18 @@ function batchesOf(blocks: readonly Block[], lamps: number): Block[][] {
   return batches;
 }
 
+/** @param there pieces on the board before; those of the batch are added */
 function batchSteps(
   own: readonly Block[],
   index: number,
-  batches: readonly (readonly Block[])[],
-  blocks: readonly Block[],
-  circuit: Circuit,
+  of: number,
+  ground: GateGround,
+  there: Set<string>,
 ): Step[] {
   const pieces = own.flatMap((block) => block.pieces);
   const parts: readonly [Piece[], 'flat' | 'standing'][] = [
-    [pieces.filter(({ kind }) => heightOf(kind) < 3), 'flat'],
-    [pieces.filter(({ kind }) => heightOf(kind) >= 3), 'standing'],
+    [pieces.filter((piece) => heightOf(piece) < 3), 'flat'],
+    [pieces.filter((piece) => heightOf(piece) >= 3), 'standing'],
   ];
   const steps = parts.flatMap(([some, height]): Step[] => {
     if (some.length === 0) return [];
@@ -77,7 +76,7 @@ function batchSteps(
         id: `batch-${index + 1}-${height}`,
         action: 'solder-batch',
         batch: index + 1,
-        of: batches.length,
+        of,
         pieces: some,
         joints,
         height,
@@ -85,26 +84,11 @@ function batchSteps(
       },
     ];
   });
-  if (batches.length === 1) return steps;
-  const last = own[own.length - 1]!.number;
-  const before = halfBuilt(partial(circuit, blocks, own[0]!.number - 1), []);
-  const now = halfBuilt(
-    partial(circuit, blocks, last),
-    pieces.map(({ part }) => part),
-  );
-  const readings = [...now.readings, { part: 'B1', measure: 'amps' as const, value: now.amps - before.amps }];
-  return [
-    ...steps,
-    {
-      id: `gate-${index + 1}`,
-      action: 'block-gate',
-      block: index + 1,
-      of: batches.length,
-      lit: now.lit,
-      readings,
-      minutes: PACE['block-gate'],
-    },
-  ];
+  const before = new Set(there);
+  for (const id of steps.flatMap(idsOf)) there.add(id);
+  if (of === 1) return steps;
+  const newest = pieces.map(({ part }) => part);
+  return [...steps, blockGate(index + 1, of, gateAt(ground, there, newest, before))];
 }
 
 function linkStep(wire: Placement, plan: Plan): Step {
@@ -112,7 +96,7 @@ function linkStep(wire: Placement, plan: Plan): Step {
     id: wire.part,
     action: 'place-jumper',
     part: wire.part,
-    legs: legPlaces('wire', wire),
+    legs: wirePlaces(wire),
     colour: wire.colour ?? 'green',
     onTheBack: plan.board === 'pad',
     minutes: 2 * PACE.joint + 0.3,

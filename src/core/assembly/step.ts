@@ -1,7 +1,8 @@
-import type { Body } from '../board/bodies';
 import type { JumperColour } from '../board/plan';
 import type { Brightness } from '../catalogue/brightness';
-import type { PolarityCue } from '../catalogue/polarity';
+import type { ThingKind } from '../circuit/circuit';
+import type { Held } from '../observe/checkpoint';
+import type { PolarityCue } from '../parts/polarity';
 
 /** Where one leg goes, and how to know the leg. */
 export interface LegPlace {
@@ -13,15 +14,31 @@ export interface LegPlace {
 /** One piece with its legs, as a line of a longer step. */
 export interface Piece {
   readonly part: string;
-  readonly kind: Body['kind'];
+  readonly kind: ThingKind;
   readonly legs: readonly LegPlace[];
 }
 
-/** What a meter should read there with only the blocks built so far. */
+/** What a meter should read there with what is built so far: across a resistor, or the current that a batch adds. */
 export interface GateReading {
+  readonly id: string;
   readonly part: string;
+  readonly kind: ThingKind;
   readonly measure: 'volts' | 'amps';
-  readonly value: number;
+  readonly typical: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** What power shows with the pieces that are on the board by then. */
+export interface Gate {
+  readonly power: boolean;
+  /** Lamps that surely light; all others but `may` stay dark. */
+  readonly lit: readonly string[];
+  /** Lamps that glow so faintly that they may be seen or not. */
+  readonly may: readonly string[];
+  /** Buttons that are held and knobs that are turned for it. */
+  readonly held: Held;
+  readonly readings: readonly GateReading[];
 }
 
 interface StepBase {
@@ -42,7 +59,7 @@ export type Step = StepBase &
     | {
         readonly action: 'place-part';
         readonly part: string;
-        readonly kind: Body['kind'];
+        readonly kind: ThingKind;
         readonly legs: readonly LegPlace[];
         readonly polarised: boolean;
         /** The hole that will be the more positive, and by how many volts, as computed. */
@@ -54,7 +71,7 @@ export type Step = StepBase &
         readonly pin: 'plus' | 'minus';
         readonly legs: readonly LegPlace[];
       }
-    | { readonly action: 'gate'; readonly gate: 'before-power' | 'after-power' }
+    | { readonly action: 'gate'; readonly at: 'before-power' | 'after-power'; readonly gate: Gate }
     | {
         /** A block built like an earlier one. */
         readonly action: 'repeat';
@@ -68,9 +85,7 @@ export type Step = StepBase &
         readonly action: 'block-gate';
         readonly block: number;
         readonly of: number;
-        /** Lamps that light with what is built so far. */
-        readonly lit: readonly string[];
-        readonly readings: readonly GateReading[];
+        readonly gate: Gate;
       }
     | { readonly action: 'cut'; readonly cuts: readonly string[] }
     | {
@@ -87,6 +102,8 @@ export type Step = StepBase &
     | {
         readonly action: 'lay-tape';
         readonly tape: string;
+        /** A tape that stands for a jumper of the plan, not for copper of the card. */
+        readonly jumper?: boolean;
         /** Millimetres, with what is folded under at the ends. */
         readonly length: number;
         readonly from: string;
@@ -106,3 +123,21 @@ export type Step = StepBase &
     | { readonly action: 'fold-cell'; readonly part: string }
     | { readonly action: 'fit-extra'; readonly extra: string; readonly each: number; readonly use: string }
   );
+
+/** The pieces, wires and supply that a step puts on the board: up to a step, they are what stands there. */
+export function idsOf(step: Step): readonly string[] {
+  switch (step.action) {
+    case 'place-jumper':
+    case 'place-part':
+    case 'connect-supply':
+    case 'fold-cell':
+      return [step.part];
+    case 'repeat':
+    case 'solder-batch':
+      return step.pieces.map(({ part }) => part);
+    case 'lay-tape':
+      return step.jumper ? [step.tape] : [];
+    default:
+      return [];
+  }
+}

@@ -3,6 +3,7 @@ import { buildType } from '../board/boards';
 import { boardOf } from '../board/copper';
 import type { Plan } from '../board/plan';
 import type { Circuit } from '../circuit/circuit';
+import type { Held } from '../observe/checkpoint';
 import type { WalkRow } from '../patterns/steady/figures';
 import { AGE_FACTORS, PACE, SOLDER_PER_JOINT, type AgeGroup } from './pace';
 import { pluggedSteps } from './plugged';
@@ -24,6 +25,8 @@ export interface CardWishes {
   /** Resistors that take R1's place one after another once it works. */
   readonly walk?: readonly WalkRow[] | undefined;
   readonly extras?: readonly Fitting[];
+  /** What is held or turned while the build is tested. */
+  readonly held?: Held | undefined;
 }
 
 /**
@@ -32,15 +35,16 @@ export interface CardWishes {
  * @param built the plan as read back and solved, for which end of a part is the more positive
  */
 export function buildSteps(plan: Plan, circuit: Circuit, built: AsBuilt, wishes: CardWishes): Step[] {
-  const { age, batch = 1, walk = [], extras = [] } = wishes;
+  const { age, batch = 1, walk = [], extras = [], held = {} } = wishes;
+  const ground = { plan, circuit, held };
   const factor = AGE_FACTORS[age];
   const kind = buildType(boardOf(plan));
   const steps =
     kind === 'plugged'
-      ? pluggedSteps(plan, circuit, built)
+      ? pluggedSteps(ground, built)
       : kind === 'soldered'
-        ? solderedSteps(plan, circuit, batch)
-        : tapedSteps(plan, circuit, built);
+        ? solderedSteps(ground, batch)
+        : tapedSteps(ground, built);
   const changes = walk.slice(1).map(({ ohms, amps, brightness, beyond }): Step => ({
     id: `walk-${ohms}`,
     action: 'change-part',

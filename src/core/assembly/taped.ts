@@ -2,9 +2,10 @@ import type { AsBuilt } from '../board/asBuilt';
 import { boardOf } from '../board/copper';
 import { holeOf } from '../board/geometry';
 import type { Plan } from '../board/plan';
-import { isKind, type Circuit } from '../circuit/circuit';
+import { isKind } from '../circuit/circuit';
 import { PACE } from './pace';
-import { gate, partStep } from './plugged';
+import type { GateGround } from './gates';
+import { lastGate, lookStep, partStep } from './plugged';
 import { blocksOf } from './blocks';
 import type { Step } from './step';
 
@@ -44,7 +45,8 @@ export function tapesOf(plan: Plan): Tape[] {
 }
 
 /** The craft card: tapes, lamps tried on the cell before they are fixed, the cell between its tapes last. */
-export function tapedSteps(plan: Plan, circuit: Circuit, built: AsBuilt): Step[] {
+export function tapedSteps(ground: GateGround, built: AsBuilt): Step[] {
+  const { plan, circuit } = ground;
   const tapes = tapesOf(plan).map(({ name, length, from, to }): Step => ({
     id: `tape-${name}`,
     action: 'lay-tape',
@@ -59,9 +61,9 @@ export function tapedSteps(plan: Plan, circuit: Circuit, built: AsBuilt): Step[]
     piece.kind === 'led'
       ? [
           { id: `try-${piece.part}`, action: 'test-on-cell', part: piece.part, minutes: 0.75 },
-          partStep(piece, built),
+          partStep(piece, circuit, built),
         ]
-      : [partStep(piece, built)],
+      : [partStep(piece, circuit, built)],
   );
   const wires = plan.placements
     .filter((p) => p.kind === 'jumper')
@@ -70,11 +72,11 @@ export function tapedSteps(plan: Plan, circuit: Circuit, built: AsBuilt): Step[]
       const board = boardOf(plan);
       const away = Math.abs(holeOf(board, from)!.y - holeOf(board, to)!.y) * MM_PER_PITCH + 2 * FOLD_MM;
       const length = Math.ceil(away / 5) * 5;
-      return { id: part, action: 'lay-tape', tape: part, length, from, to, minutes: PACE.tape };
+      return { id: part, action: 'lay-tape', tape: part, jumper: true, length, from, to, minutes: PACE.tape };
     });
   const supply = circuit.parts.find((part) => isKind(part, 'supply'));
   const cell: Step[] = supply
     ? [{ id: 'cell', action: 'fold-cell', part: supply.id, minutes: 2 * PACE.tape }]
     : [];
-  return [...tapes, ...wires, ...placed, gate('before-power'), ...cell, gate('after-power')];
+  return [...tapes, ...wires, ...placed, lookStep(), ...cell, lastGate(ground)];
 }

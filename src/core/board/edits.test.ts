@@ -52,7 +52,7 @@ describe('changing places, wires and colours', () => {
     const built = asBuilt(more, one.circuit);
     expect(built.asWanted).toBe(false);
     // Two of 330 Ω side by side are 165 Ω.
-    const { amps, volts } = built.solved!.parts['D1']!;
+    const { amps, volts } = built.seen!.parts['D1']!;
     expect(amps).toBeCloseTo((4.8 - volts) / (165 + 0.45), 9);
     const lamp = made(addPart(one.plan, { kind: 'led', type: 'blue' }, 'b8', 'b9'));
     expect(placementOf(lamp, 'D2')!.legs).toEqual({ anode: 'b8', cathode: 'b9' });

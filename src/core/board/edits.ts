@@ -1,4 +1,5 @@
 import { accepted, finding, refused, type Outcome } from '../findings/finding';
+import { PARTS } from '../parts/index';
 import { boardOf } from './copper';
 import { boardHoles, holeOf, LEFT_COLUMNS, RIGHT_COLUMNS, type HoleName } from './geometry';
 import { isOnTheBack, takenHoles, type JumperColour, type Placement, type Plan, type StandIn } from './plan';
@@ -131,7 +132,7 @@ export function recolour(plan: Plan, part: string, colour: JumperColour): Plan {
 
 /** One more jumper, under the next free name. */
 export function addJumper(plan: Plan, a: HoleName, b: HoleName, colour: JumperColour): Outcome<Plan> {
-  const part = nextName('W', plan.placements);
+  const part = nextName(PARTS.wire.letter, plan.placements);
   const jumper: Placement = { part, kind: 'jumper', legs: { a, b }, colour, fixed: true };
   return fits({ ...plan, placements: [...plan.placements, jumper] }, part);
 }
@@ -144,7 +145,7 @@ export function addPart(
   second: HoleName,
 ): Outcome<Plan> {
   const lamp = what.kind === 'led';
-  const part = nextName(lamp ? 'D' : 'R', plan.placements);
+  const part = nextName(PARTS[what.kind].letter, plan.placements);
   const legs: Legs = lamp ? { anode: first, cathode: second } : { a: first, b: second };
   const placement: Placement = { part, kind: 'part', legs, standIn: what };
   return fits({ ...plan, placements: [...plan.placements, placement] }, part);

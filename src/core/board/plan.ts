@@ -3,7 +3,7 @@ import type { LampType } from '../catalogue/lamps';
 import { LAMP_TYPES } from '../catalogue/lamps';
 import type { Circuit } from '../circuit/circuit';
 import { finding, type Finding } from '../findings/finding';
-import { bodiesOf } from './bodies';
+import { thingsOf } from '../parts/thing';
 import { BOARD_IDS, type BoardId } from './boards';
 import { boardOf } from './copper';
 import { holeOf, type HoleName } from './geometry';
@@ -103,7 +103,7 @@ export function placementProblems(plan: Plan): Finding[] {
 /** Whether a kept plan still speaks of this circuit: every thing placed once, with all its legs. */
 export function planCovers(plan: Plan, circuit: Circuit): boolean {
   const placed = plan.placements.filter((p) => p.kind === 'part');
-  const bodies = bodiesOf(circuit);
+  const bodies = thingsOf(circuit);
   return (
     placed.length === bodies.length &&
     bodies.every((body) => {

@@ -1,6 +1,6 @@
 import { isKind, type Circuit, type Part } from '../circuit/circuit';
 import { DEVICES } from '../devices/index';
-import { bodiesOf } from './bodies';
+import { thingsOf } from '../parts/thing';
 import { copperOf } from './copper';
 import type { Placement, Plan } from './plan';
 
@@ -13,7 +13,7 @@ import type { Placement, Plan } from './plan';
  */
 export function readBack(plan: Plan, wanted: Circuit): Circuit {
   const copper = copperOf(plan);
-  const bodies = new Map(bodiesOf(wanted).map((body) => [body.id, body]));
+  const bodies = new Map(thingsOf(wanted).map((body) => [body.id, body]));
   const parts = plan.placements.flatMap((placement): Part[] => {
     const nets = Object.fromEntries(Object.entries(placement.legs).map(([leg, hole]) => [leg, copper(hole)]));
     if (placement.kind === 'jumper') return [{ id: placement.part, kind: 'wire', pins: nets, params: {} }];
@@ -31,6 +31,11 @@ export function readBack(plan: Plan, wanted: Circuit): Circuit {
     parts,
     checks: [],
   };
+}
+
+/** The plan with only these pieces on the board: what stands there half-way. */
+export function soFar(plan: Plan, ids: ReadonlySet<string>): Plan {
+  return { ...plan, placements: plan.placements.filter(({ part }) => ids.has(part)) };
 }
 
 /** A part from the store that the lesson's circuit does not have: its placement says what it is. */

@@ -1,5 +1,6 @@
-import { POLARITY } from '../catalogue/polarity';
 import type { Circuit, Part } from '../circuit/circuit';
+import { joinedByWires } from '../circuit/wires';
+import { pinName } from '../parts/index';
 
 /**
  * Whether two circuits join the same pins of the same parts, whatever their nodes are called.
@@ -24,25 +25,12 @@ export function nets(circuit: Circuit): string[][] {
   const byNode = new Map<string, string[]>();
   for (const part of realParts(circuit)) {
     for (const [pin, node] of Object.entries(part.pins)) {
-      const name = POLARITY[part.kind]?.polarised === false ? part.id : `${part.id}.${pin}`;
+      const name = pinName(part, pin);
       const net = joined(node);
       byNode.set(net, [...(byNode.get(net) ?? []), name]);
     }
   }
-  return [...byNode.values()].map((pins) => pins.sort()).sort((a, b) => a.join().localeCompare(b.join()));
-}
-
-/** A function from a node to the name its whole net goes by, wires looked through. */
-export function joinedByWires(circuit: Circuit): (node: string) => string {
-  const parent = new Map<string, string>();
-  const find = (node: string): string => {
-    const up = parent.get(node);
-    return up === undefined ? node : find(up);
-  };
-  for (const part of circuit.parts) {
-    if (part.kind !== 'wire') continue;
-    const [a, b] = [find(part.pins['a']!), find(part.pins['b']!)];
-    if (a !== b) parent.set(a, b);
-  }
-  return find;
+  // A pin that nothing else is joined to makes no net: it may be left out of a circuit, or lie in a row by itself.
+  const joinedPins = [...byNode.values()].filter((pins) => pins.length > 1);
+  return joinedPins.map((pins) => pins.sort()).sort((a, b) => a.join().localeCompare(b.join()));
 }

@@ -1,6 +1,9 @@
 import { meterHalfWidth, readingAsNoted, type MeterReading } from '../catalogue/meter';
-import type { SessionExpectation } from './session';
 import { diagnose, type Diagnosis } from './diagnose';
+import { measuredAt } from './dictionary';
+import { RIGHT_STATES } from './faults/fault';
+import type { SeenLook } from './seen';
+import type { SessionExpectation } from './session';
 import { benchState, judge, type Verdict, type VerdictName } from './verdict';
 
 /** A figure as it was noted at one checkpoint of a bench. */
@@ -14,7 +17,9 @@ export interface Noted {
 export interface JudgedBench {
   readonly verdicts: Readonly<Record<string, Verdict>>;
   readonly state: VerdictName | 'none';
-  /** Only for a bench that is off or close: what is likely wrong and what to measure next. */
+  /** Chance that the state is not what it says, by all readings together. */
+  readonly risk?: number;
+  /** What is likely wrong and what to measure next; for a right bench, only where its knob or pack stand elsewhere. */
   readonly diagnosis?: Diagnosis;
 }
 
@@ -26,8 +31,9 @@ export function judgeReading(
   const index = dictionary.points.findIndex(({ id }) => id === point);
   const band = expected.points[index];
   if (!band) return undefined;
-  const { measure, usual } = dictionary.points[index]!;
-  const reading: MeterReading = readingAsNoted(meter, measure, value, step, usual);
+  const judged = dictionary.points[index]!;
+  const measure = measuredAt(judged);
+  const reading: MeterReading = readingAsNoted(meter, measure, value, step, judged.usual);
   return {
     verdict: judge(reading, band, meter, measure),
     index,
@@ -35,11 +41,19 @@ export function judgeReading(
   };
 }
 
+/** Belief in the right build from which a reading at the edge of its band no longer holds a bench up. */
+const SURE = 0.95;
+
 /**
- * Judges all current readings of one bench, and looks for the cause when one is not plainly right.
- * One reading at the edge of its band is a close call by itself; with the others it may be plain enough.
+ * Judges all current readings of one bench, and what was seen there, and looks for the cause when one is not plainly
+ * right. One reading at the edge of its band is a close call by itself; with the others it may be plain enough. A knob
+ * that stands elsewhere and a part-used pack are states of a right build.
  */
-export function judgeBench(session: SessionExpectation, noted: readonly Noted[]): JudgedBench {
+export function judgeBench(
+  session: SessionExpectation,
+  noted: readonly Noted[],
+  looks: readonly SeenLook[] = [],
+): JudgedBench {
   const verdicts: Record<string, Verdict> = {};
   const taken: { point: number; value: number; halfWidth: number }[] = [];
   for (const reading of noted) {
@@ -48,19 +62,29 @@ export function judgeBench(session: SessionExpectation, noted: readonly Noted[])
     verdicts[reading.point] = judged.verdict;
     taken.push({ point: judged.index, value: reading.value, halfWidth: judged.halfWidth });
   }
-  const state = benchState(Object.values(verdicts).map((v) => v.verdict));
-  if (state === 'none' || state === 'right') return { verdicts, state };
-  const diagnosis = diagnose(session.dictionary, session.meter, taken);
-  if (state === 'close' && taken.length > 1 && surelyRight(diagnosis)) return { verdicts, state: 'right' };
-  return { verdicts, state, diagnosis };
+  const worst = benchState(Object.values(verdicts).map((v) => v.verdict));
+  if (worst === 'none' && looks.length === 0) return { verdicts, state: 'none' };
+  const diagnosis = diagnose(session.dictionary, session.meter, taken, looks);
+  const right = beliefIn(diagnosis);
+  const state = stateOf(worst, right, taken.length + looks.length, looks.length > 0);
+  const risk = state === 'right' ? 1 - right : state === 'off' ? right : Math.min(right, 1 - right);
+  const asPlanned = diagnosis.groups[0]?.causes[0]?.code === 'right';
+  if (state === 'right' && (worst === 'right' || asPlanned)) return { verdicts, state, risk };
+  return { verdicts, state, risk, diagnosis };
 }
 
-/** Belief in the right build from which a reading at the edge of its band no longer holds a bench up. */
-const SURE = 0.95;
+function stateOf(worst: VerdictName | 'none', right: number, readings: number, seen: boolean): VerdictName {
+  if (worst === 'right' && !seen) return 'right';
+  if (readings > 1 && right >= SURE) return 'right';
+  if (worst === 'none' || worst === 'right')
+    return right >= SURE ? 'right' : right < 1 - SURE ? 'off' : 'close';
+  return worst;
+}
 
-function surelyRight({ groups }: Diagnosis): boolean {
-  const first = groups[0];
-  return (
-    first !== undefined && first.probability >= SURE && first.causes.some(({ code }) => code === 'right')
-  );
+/** Belief in a right build, whatever its knob, its button and its pack. */
+function beliefIn({ groups }: Diagnosis): number {
+  return groups
+    .flatMap(({ causes }) => causes)
+    .filter(({ code }) => RIGHT_STATES.has(code))
+    .reduce((sum, { probability }) => sum + probability, 0);
 }

@@ -1,7 +1,8 @@
 import type { MeterFigures } from '../catalogue/meter';
 import type { FaultDictionary, Signature } from './dictionary';
-import type { FaultCode, FaultData } from './faults/fault';
+import type { FaultCode, FaultData } from '../parts/mistake';
 import { deviation, logLikelihood, type Taken } from './likelihood';
+import { lookLikelihood, UNKNOWN_LOOK, type SeenLook } from './seen';
 
 export interface Cause {
   readonly code: FaultCode;
@@ -26,15 +27,18 @@ const NAMED_FROM = 0.03;
 /**
  * Ranks what may be wrong with one bench, "something else" among the candidates.
  *
- * @param taken at least one reading
+ * @param taken at least one reading, or one look
  */
 export function diagnose(
   dictionary: FaultDictionary,
   meter: MeterFigures,
   taken: readonly Taken[],
+  looks: readonly SeenLook[] = [],
 ): Diagnosis {
-  const weights = dictionary.signatures.map((s) => Math.log(s.prior) + logLikelihood(s, taken));
-  const else_ = Math.log(SOMETHING_ELSE_PRIOR) + flatDensity(dictionary, taken);
+  const weights = dictionary.signatures.map(
+    (s) => Math.log(s.prior) + logLikelihood(s, taken) + lookLikelihood(s.looks, looks),
+  );
+  const else_ = Math.log(SOMETHING_ELSE_PRIOR) + flatDensity(dictionary, taken) + UNKNOWN_LOOK * looks.length;
   const top = Math.max(else_, ...weights);
   const raw = [...weights, else_].map((w) => Math.exp(w - top));
   const total = raw.reduce((a, b) => a + b, 0);
@@ -61,7 +65,7 @@ function grouped(
   meter: MeterFigures,
   beliefs: readonly number[],
 ): Diagnosis['groups'] {
-  const groups: { lead?: Signature; causes: Cause[]; probability: number }[] = [];
+  const groups: Group[] = [];
   const order = beliefs.map((_, i) => i).sort((a, b) => beliefs[b]! - beliefs[a]!);
   for (const i of order) {
     const signature = dictionary.signatures[i];
@@ -70,9 +74,11 @@ function grouped(
       data: signature?.data ?? {},
       probability: beliefs[i]!,
     };
-    const same = groups.find((g) => signature && g.lead && indistinct(dictionary, meter, g.lead, signature));
+    const same = signature && groups.find(({ lead }) => lead && isSame(dictionary, meter, lead, signature));
     if (same) {
-      if (cause.probability > 1e-4) same.causes.push(cause);
+      // One knob at two places is one cause: the likelier place speaks for both.
+      const known = same.causes.some((one) => oneCause(one, cause));
+      if (cause.probability > 1e-4 && !known) same.causes.push(cause);
       same.probability += cause.probability;
     } else {
       groups.push({
@@ -85,6 +91,23 @@ function grouped(
   return groups
     .sort((a, b) => b.probability - a.probability)
     .map(({ causes, probability }) => ({ causes, probability }));
+}
+
+interface Group {
+  readonly lead?: Signature;
+  readonly causes: Cause[];
+  probability: number;
+}
+
+/** Places of one knob and stages of one battery are one cause in several strengths. */
+const IN_DEGREES: ReadonlySet<FaultCode> = new Set(['knob-elsewhere', 'supply-used']);
+
+function oneCause(one: Pick<Cause, 'code' | 'data'>, other: Pick<Cause, 'code' | 'data'>): boolean {
+  return one.code === other.code && one.data.part === other.data.part && IN_DEGREES.has(one.code);
+}
+
+function isSame(dictionary: FaultDictionary, meter: MeterFigures, one: Signature, other: Signature): boolean {
+  return oneCause(one, other) || indistinct(dictionary, meter, one, other);
 }
 
 /** Whether no checkpoint, measured or not, would tell two candidates apart with this meter. */

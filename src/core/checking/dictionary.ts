@@ -1,33 +1,43 @@
-import type { MeterFigures } from '../catalogue/meter';
-import { isKind, type Circuit } from '../circuit/circuit';
-import type { Checkpoint } from '../patterns/pattern';
-import { solve } from '../solver/solve';
-import { drawSlice } from '../tolerance/bands';
-import type { Candidate, FaultContext, FaultCode, FaultData } from './faults/fault';
-import { faultsOf } from './faults/index';
-import { meterOhms, withMeter, withMeterAt, withVoltChecks } from './probes';
+import type { Measured, MeterFigures } from '../catalogue/meter';
+import { isGapped, isProbed, type Checkpoint } from '../observe/checkpoint';
+import { burdensFor, drawPoints } from '../observe/draws';
+import { lampsSeen, type Look } from '../observe/looks';
+import { observe } from '../observe/observe';
+import type { FaultCode, FaultData } from '../parts/mistake';
+import { meterUseAt, type Candidate, type FaultContext } from './faults/fault';
+import { everyFault } from './faults/index';
 
-/** What each checkpoint reads under one candidate: mean and covariance over the spread of its parts. */
+/** What each checkpoint reads under one candidate: mean and covariance over the spread of its parts; and how lamps look. */
 export interface Signature {
   readonly code: FaultCode;
   readonly data: FaultData;
   readonly prior: number;
   readonly means: readonly number[];
   readonly covariance: readonly (readonly number[])[];
+  readonly looks: Readonly<Record<string, Look>>;
 }
+
+/** A checkpoint as a session keeps it. */
+export type JudgedPoint = Checkpoint & {
+  /** The largest figure a right build shows there: it decides the meter's usual range. */
+  readonly usual: number;
+};
 
 /** All candidates of a lesson, computed once and kept with the session. */
 export interface FaultDictionary {
-  readonly points: readonly {
-    readonly id: string;
-    readonly measure: 'volts' | 'amps';
-    /** The largest figure a right build shows there: it decides the meter's usual range. */
-    readonly usual: number;
-  }[];
+  readonly points: readonly JudgedPoint[];
   readonly signatures: readonly Signature[];
   /** Candidates whose circuits did not settle, and are not weighed. */
   readonly unsettled: number;
 }
+
+/** Which of the meter's ranges a checkpoint is read on. */
+export function measuredAt(point: Checkpoint): Measured {
+  return isGapped(point) ? 'amps' : 'volts';
+}
+
+/** Values that a resistor may happen to have are drawn less than mistakes that are made often. */
+const RARE = { prior: 0.06, samples: 80 } as const;
 
 /**
  * Computes every fault of a circuit: the readings its checkpoints would give, drawn over the parts' spreads.
@@ -38,80 +48,52 @@ export interface FaultDictionary {
  */
 export function faultDictionary(
   context: FaultContext,
-  checkpoints: readonly Checkpoint[],
   expected: readonly { readonly worstHigh: number }[],
   meter: MeterFigures,
   { samples, seed }: { samples: number; seed: number },
 ): FaultDictionary {
-  const typicalAmps = currentOf(context.circuit);
+  const points = context.points.filter((point) => isProbed(point) || isGapped(point));
+  const burdens = burdensFor(context.circuit, points, meter);
   const signatures: Signature[] = [];
   let unsettled = 0;
-  for (const candidate of faultsOf(context)) {
-    const burden = meterOhms(meter, typicalAmps);
-    const figures = drawReadings(candidate, checkpoints, burden, samples, seed);
+  for (const candidate of everyFault(context)) {
+    const own = candidate.prior <= RARE.prior ? Math.min(samples, RARE.samples) : samples;
+    const figures = drawReadings(candidate, points, burdens, own, seed);
     if (!figures) unsettled++;
     else signatures.push(signature(candidate, figures));
   }
-  const points = checkpoints.map(({ id, measure }, i) => ({ id, measure, usual: expected[i]!.worstHigh }));
-  return { points, signatures, unsettled };
-}
-
-function currentOf(circuit: Circuit): number {
-  const supply = circuit.parts.find((part) => isKind(part, 'supply'));
-  const solved = solve(circuit);
-  return supply && solved.ok ? Math.abs(solved.value.parts[supply.id]!.amps) : 0;
+  const judged = points.map((point, i): JudgedPoint => ({ ...point, usual: expected[i]!.worstHigh }));
+  return { points: judged, signatures, unsettled };
 }
 
 /**
  * What the checkpoints of a candidate would show, drawn over the spread of its parts.
  *
- * @param burden ohms of the meter in series
+ * @param burdens ohms of the meter in series at each checkpoint
  * @returns one list of draws for each checkpoint, in their order; undefined when the circuit does not settle
  */
 export function drawReadings(
   candidate: Candidate,
-  checkpoints: readonly Checkpoint[],
-  burden: number,
+  points: readonly Checkpoint[],
+  burdens: readonly number[],
   samples: number,
   seed: number,
 ): Float64Array[] | undefined {
-  const volts = draws(withVoltChecks(candidate.circuit, checkpoints), samples, seed);
-  if (!volts) return undefined;
-  let next = 0;
-  const figures = checkpoints.map((point) => {
-    const only = candidate.data.point;
-    const use = only === undefined || only === point.id ? candidate.use : 'right';
-    if (point.measure === 'volts') return asShown(volts[next++]!, use);
-    if (use === 'fuse-blown') return new Float64Array(samples);
-    const circuit =
-      use === 'across-lamp'
-        ? acrossLamp(candidate.circuit, point, burden)
-        : withMeterAt(candidate.circuit, point, burden);
-    const amps = draws(circuit, samples, seed)?.[0];
-    return amps && use === 'swapped' ? amps.map((a) => -a) : amps;
+  const { circuit } = candidate;
+  const drawn = drawPoints(circuit, freed(points, candidate), meterUseAt(candidate), burdens, {
+    samples,
+    seed,
   });
-  return figures.every((f): f is Float64Array => f !== undefined) ? figures : undefined;
+  return drawn.every((values): values is Float64Array => values !== undefined) ? [...drawn] : undefined;
 }
 
-function asShown(volts: Float64Array, use: Candidate['use']): Float64Array {
-  if (use === 'swapped') return volts.map((v) => -v);
-  return use === 'current-jack' ? volts.map(() => 0) : volts;
-}
-
-function acrossLamp(
-  circuit: Circuit,
-  point: Extract<Checkpoint, { measure: 'amps' }>,
-  burden: number,
-): Circuit {
-  const lamp =
-    circuit.parts.find((part) => isKind(part, 'led')) ??
-    circuit.parts.find((part) => part.id === point.part)!;
-  return withMeter(circuit, Object.values(lamp.pins)[0]!, Object.values(lamp.pins)[1]!, point.id, burden);
-}
-
-function draws(circuit: Circuit, samples: number, seed: number): readonly Float64Array[] | undefined {
-  const slice = drawSlice(circuit, seed, 0, samples);
-  return slice.ok && slice.value.unsettled === 0 ? slice.value.values : undefined;
+/** A knob or button that is not where it should be is not put there for the reading. */
+function freed(points: readonly Checkpoint[], { code, data }: Candidate): readonly Checkpoint[] {
+  if (code !== 'knob-elsewhere' && code !== 'button-open') return points;
+  return points.map((point) => {
+    const held = Object.fromEntries(Object.entries(point.held ?? {}).filter(([part]) => part !== data.part));
+    return { ...point, held };
+  });
 }
 
 function signature(candidate: Candidate, figures: readonly Float64Array[]): Signature {
@@ -124,5 +106,11 @@ function signature(candidate: Candidate, figures: readonly Float64Array[]): Sign
     }),
   );
   const { code, data, prior } = candidate;
-  return { code, data, prior, means, covariance };
+  return { code, data, prior, means, covariance, looks: looksOf(candidate) };
+}
+
+/** How each lamp of a candidate looks with all parts at their nominal values; one that is gone is dark. */
+function looksOf({ circuit }: Candidate): Record<string, Look> {
+  const seen = observe(circuit);
+  return seen.ok ? Object.fromEntries(lampsSeen(seen.value).map(({ part, look }) => [part, look])) : {};
 }

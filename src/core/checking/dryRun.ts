@@ -1,23 +1,25 @@
-import { brightnessAt, type Brightness } from '../catalogue/brightness';
-import { LAMPS } from '../catalogue/lamps';
+import type { Brightness } from '../catalogue/brightness';
+import { brightnessAt } from '../catalogue/brightness';
 import type { MeterFigures } from '../catalogue/meter';
-import { isKind, partOf, type Circuit, type Part } from '../circuit/circuit';
-import type { Checkpoint } from '../patterns/pattern';
+import { isKind, partOf, type Circuit, type ThingKind } from '../circuit/circuit';
+import { isProbed, type Checkpoint } from '../observe/checkpoint';
+import { GLOW_AMPS } from '../observe/looks';
+import type { Observation } from '../observe/observation';
+import { observe, reportOf } from '../observe/observe';
+import { read } from '../observe/read';
+import type { Overload } from '../parts/overload';
+import { overloadOf } from '../parts/index';
 import type { Amps, Watts } from '../quantities/units';
-import { solve, type Solved } from '../solver/solve';
-import type { Candidate, FaultContext } from './faults/fault';
+import { ASKED_STATES, meterUseAt, type Candidate, type FaultContext } from './faults/fault';
 import { faultsOf } from './faults/index';
-import { meterOhms, withMeter, withMeterAt } from './probes';
 
 /** How long something lasts that is driven beyond what it stands. */
 export type Lasting = 'at once' | 'seconds' | 'minutes' | 'weeks';
 
-export interface Ruin {
+export interface Ruin extends Overload {
   readonly part: string;
-  readonly how: 'lamp' | 'reverse' | 'resistor' | 'supply';
+  readonly kind: ThingKind;
   readonly lasting: Lasting;
-  /** Current of a lamp or supply, volts against a lamp's direction, watts of a resistor. */
-  readonly figure: number;
 }
 
 /** What a lamp does after a mistake, as one would say it beforehand. */
@@ -35,6 +37,8 @@ export interface LampOutcome {
 export interface DryRun {
   readonly code: Candidate['code'];
   readonly data: Candidate['data'];
+  /** Where the meter does the harm, for slips of the meter. */
+  readonly where?: Checkpoint;
   readonly lamps: readonly LampOutcome[];
   readonly ruins: readonly Ruin[];
   readonly warm: readonly { readonly part: string; readonly watts: Watts; readonly share: number }[];
@@ -42,63 +46,104 @@ export interface DryRun {
 }
 
 /**
- * Every fault that applies to a lesson, each solved with all parts at their nominal values.
+ * Every fault that applies to a lesson, each observed with all parts at their nominal values.
  * Those whose circuits do not settle are left out.
  */
-export function dryRuns(
-  context: FaultContext,
-  checkpoints: readonly Checkpoint[],
-  meter: MeterFigures,
-): DryRun[] {
-  const right = solve(context.circuit);
+export function dryRuns(context: FaultContext, meter: MeterFigures): DryRun[] {
+  const right = observe(context.circuit);
   if (!right.ok) return [];
-  const burden = meterOhms(meter, supplyAmps(context.circuit, right.value));
-  const wanted = { circuit: context.circuit, solved: right.value };
-  const before = checkpoints.map((point) => reading(wanted, 'right', point, burden) ?? 0);
+  const before = readings(right.value, context.points, () => 'right', meter);
   return faultsOf(context).flatMap((candidate): DryRun[] => {
-    if (candidate.code === 'right') return [];
-    const solved = solve(candidate.circuit);
-    if (!solved.ok) return [];
     const { code, data } = candidate;
-    const after = { circuit: candidate.circuit, solved: solved.value };
-    const readings = checkpoints.map((point, i) => {
-      const use = data.point === undefined || data.point === point.id ? candidate.use : 'right';
-      return { id: point.id, before: before[i]!, after: reading(after, use, point, burden) ?? 0 };
-    });
+    // A right build with its knob elsewhere is no mistake to be made, and turned probes do nothing to it.
+    if (ASKED_STATES.has(code) && code !== 'button-open') return [];
+    if (data.byRows) return [];
+    const seen = observe(candidate.circuit);
+    if (!seen.ok) return [];
+    const after = readings(seen.value, context.points, meterUseAt(candidate), meter);
+    const harm = candidate.use === 'right' ? undefined : harmOf(right.value, after);
+    const shown = harm?.during ?? seen.value;
     return [
       {
         code,
         data,
-        lamps: lampOutcomes(context.circuit, right.value, after),
-        ruins: ruinsIn(after.circuit, after.solved),
-        warm: warmIn(after.circuit, after.solved),
-        readings,
+        ...(harm ? { where: harm.point } : {}),
+        lamps: lampOutcomes(right.value, shown),
+        ruins: ruinsIn(shown),
+        warm: warmIn(shown),
+        readings: after.map(({ point, value }, i) => ({
+          id: point.id,
+          before: before[i]!.value,
+          after: value,
+        })),
       },
     ];
   });
 }
 
-interface Built {
-  readonly circuit: Circuit;
-  readonly solved: Solved;
+interface Read {
+  readonly point: Checkpoint;
+  readonly value: number;
+  /** The build while the meter is in it. */
+  readonly during?: Observation;
 }
 
-function lampOutcomes(wanted: Circuit, right: Solved, after: Built): LampOutcome[] {
-  return wanted.parts.flatMap((part): LampOutcome[] => {
-    if (!isKind(part, 'led')) return [];
-    const before = Math.max(0, right.parts[part.id]!.amps);
-    const now = lampNow(part.id, after.circuit);
-    const amps = now ? Math.max(0, after.solved.parts[now.id]?.amps ?? 0) : 0;
-    const maxAmps = part.params.maxAmps;
-    const brightness = brightnessAt(amps, maxAmps);
-    return [{ part: part.id, before, after: amps, brightness, change: changeOf(before, amps, maxAmps) }];
+function readings(
+  seen: Observation,
+  points: readonly Checkpoint[],
+  use: ReturnType<typeof meterUseAt>,
+  meter: MeterFigures,
+): Read[] {
+  return points.map((point) => {
+    const found = read(seen, point, use(point), meter);
+    if (!found.ok || found.value.kind === 'look') return { point, value: 0 };
+    return { point, value: found.value.value, during: found.value.during };
   });
 }
 
-/** The lamp of a name as it is in a damaged circuit; a turned one goes under another name. */
-function lampNow(id: string, circuit: Circuit): Part | undefined {
-  const part = partOf(circuit, id);
-  return part?.kind === 'led' ? part : partOf(circuit, `${id} turned`);
+/** Lamp current beyond which a meter in the circuit has changed it for all to see. */
+const CHANGED = 0.15;
+
+/** The checkpoint at which a slip of the meter does most to the lamps; undefined where it does nothing. */
+function harmOf(
+  right: Observation,
+  after: readonly Read[],
+): { point: Checkpoint; during: Observation } | undefined {
+  let worst: { point: Checkpoint; during: Observation } | undefined;
+  let most = CHANGED;
+  for (const { point, during } of after) {
+    if (!during) continue;
+    const change = Math.max(
+      0,
+      ...lampOutcomes(right, during).map(({ before, after: now }) =>
+        now > before ? now / Math.max(before, GLOW_AMPS) - 1 : (before - now) / Math.max(before, GLOW_AMPS),
+      ),
+    );
+    // A lamp that gets more than it stands outweighs any that only goes dark.
+    const weight = change + (ruinsIn(during).length ? 1000 : 0) + (isProbed(point) ? 1 : 0);
+    if (change > CHANGED && weight > most) {
+      most = weight;
+      worst = { point, during };
+    }
+  }
+  return worst;
+}
+
+function lampOutcomes(right: Observation, after: Observation): LampOutcome[] {
+  return right.circuit.parts.flatMap((part): LampOutcome[] => {
+    if (!isKind(part, 'led')) return [];
+    const before = Math.max(0, reportOf(right, part.id).amps);
+    const amps = Math.max(0, lampAmps(after, part.id));
+    const { maxAmps } = part.params;
+    const change = changeOf(before, amps, maxAmps);
+    return [{ part: part.id, before, after: amps, brightness: brightnessAt(amps, maxAmps), change }];
+  });
+}
+
+/** Current of a lamp; what stands in its place gives no light. */
+function lampAmps(seen: Observation, id: string): Amps {
+  const part = partOf(seen.circuit, id);
+  return part && isKind(part, 'led') ? reportOf(seen, id).amps : 0;
 }
 
 /** Changes smaller than this share nobody sees. */
@@ -106,104 +151,51 @@ const SEEN = 0.15;
 
 function changeOf(before: Amps, after: Amps, maxAmps: Amps): LampChange {
   if (after > 1.5 * maxAmps) return 'ruined';
-  if (after < 0.02e-3) return before < 0.02e-3 ? 'as before' : 'dark';
+  if (after < GLOW_AMPS) return before < GLOW_AMPS ? 'as before' : 'dark';
   if (after < before * (1 - SEEN)) return 'dimmer';
   return after > before * (1 + SEEN) ? 'brighter' : 'as before';
 }
 
 /** Times beyond a limit from which something lasts so long: starting figures, meant as orders of magnitude. */
-const LAMP_LASTS: readonly (readonly [number, Lasting])[] = [
-  [10, 'at once'],
-  [3, 'seconds'],
-  [1.5, 'minutes'],
-  [1, 'weeks'],
-];
-const RESISTOR_LASTS: readonly (readonly [number, Lasting])[] = [
-  [8, 'at once'],
-  [3, 'seconds'],
-  [1, 'minutes'],
-];
-/** Share of its volts at which a supply counts as shorted. */
-const SHORTED = 0.2;
+const LASTS: Readonly<Record<Overload['how'], readonly (readonly [number, Lasting])[]>> = {
+  current: [
+    [10, 'at once'],
+    [3, 'seconds'],
+    [1.5, 'minutes'],
+    [1, 'weeks'],
+  ],
+  heat: [
+    [8, 'at once'],
+    [3, 'seconds'],
+    [1, 'minutes'],
+  ],
+  reverse: [[1, 'weeks']],
+  volts: [[1, 'seconds']],
+  shorted: [[0, 'minutes']],
+};
 
-function ruinsIn(circuit: Circuit, solved: Solved): Ruin[] {
-  return circuit.parts.flatMap((part): Ruin[] => {
-    const figures = solved.parts[part.id];
-    if (!figures) return [];
-    if (isKind(part, 'led')) {
-      // All lamps of the part table stand the same in reverse.
-      if (figures.volts < -LAMPS.red.reverseLimit)
-        return [{ part: named(part.id), how: 'reverse', lasting: 'weeks', figure: -figures.volts }];
-      const lasting = LAMP_LASTS.find(([share]) => figures.amps > share * part.params.maxAmps)?.[1];
-      return lasting ? [{ part: named(part.id), how: 'lamp', lasting, figure: figures.amps }] : [];
-    }
-    if (isKind(part, 'resistor') && part.params.watts < 100) {
-      const lasting = RESISTOR_LASTS.find(([share]) => figures.watts > share * part.params.watts)?.[1];
-      return lasting ? [{ part: part.id, how: 'resistor', lasting, figure: figures.watts }] : [];
-    }
-    if (isKind(part, 'supply') && part.params.volts !== 0 && part.params.limitAmps === undefined) {
-      const shorted = Math.abs(figures.volts) < SHORTED * Math.abs(part.params.volts);
-      const amps = Math.abs(figures.amps);
-      return shorted && amps > 0.05
-        ? [{ part: part.id, how: 'supply', lasting: 'minutes', figure: amps }]
-        : [];
-    }
-    return [];
+function ruinsIn(seen: Observation): Ruin[] {
+  return seen.circuit.parts.flatMap((part): Ruin[] => {
+    const over = overloadOf(part, reportOf(seen, part.id));
+    if (!over || isStandIn(part.id, seen.circuit)) return [];
+    const share = over.limit > 0 ? over.figure / over.limit : Infinity;
+    const lasting = LASTS[over.how].find(([from]) => share > from)?.[1];
+    return lasting ? [{ part: part.id, kind: part.kind, lasting, ...over }] : [];
   });
 }
 
-/** A turned lamp goes under its own name. */
-function named(id: string): string {
-  return id.replace(' turned', '');
+/** Breaks and meters are resistors that nothing heats. */
+function isStandIn(id: string, circuit: Circuit): boolean {
+  const part = partOf(circuit, id);
+  return part !== undefined && isKind(part, 'resistor') && part.params.watts >= 100;
 }
 
 /** Resistors that are warm to the touch: above half of their rating. */
-function warmIn(circuit: Circuit, solved: Solved): DryRun['warm'] {
-  return circuit.parts.flatMap((part) => {
+function warmIn(seen: Observation): DryRun['warm'] {
+  return seen.circuit.parts.flatMap((part) => {
     if (!isKind(part, 'resistor') || part.params.watts >= 100) return [];
-    const { watts } = solved.parts[part.id] ?? { watts: 0 };
+    const { watts } = reportOf(seen, part.id);
     const share = watts / part.params.watts;
     return share > 0.5 && share <= 1 ? [{ part: part.id, watts, share }] : [];
   });
-}
-
-function supplyAmps(circuit: Circuit, solved: Solved): Amps {
-  const supply = circuit.parts.find((part) => isKind(part, 'supply'));
-  return supply ? Math.abs(solved.parts[supply.id]!.amps) : 0;
-}
-
-/** What the meter shows at a checkpoint, used as it is used; undefined when that circuit does not settle. */
-function reading(
-  { circuit, solved }: Built,
-  use: Candidate['use'],
-  point: Checkpoint,
-  burden: number,
-): number | undefined {
-  if (point.measure === 'volts') {
-    if (use === 'current-jack') return 0;
-    const volts = nodeAt(circuit, solved, point.from) - nodeAt(circuit, solved, point.to);
-    return use === 'swapped' ? -volts : volts;
-  }
-  if (use === 'fuse-blown') return 0;
-  const lamp = circuit.parts.find((part) => isKind(part, 'led'));
-  const metered =
-    use === 'across-lamp' && lamp
-      ? withMeter(circuit, lamp.pins['anode']!, lamp.pins['cathode']!, point.id, burden)
-      : withMeterAt(circuit, point, burden);
-  const withIt = solve(metered);
-  const check = metered.checks.find(({ id }) => id === point.id);
-  if (!withIt.ok || check?.measure !== 'amps') return undefined;
-  const amps = withIt.value.parts[check.part]?.amps;
-  return use === 'swapped' && amps !== undefined ? -amps : amps;
-}
-
-function nodeAt(circuit: Circuit, solved: Solved, { part, pin }: { part: string; pin: string }): number {
-  const held = partOf(circuit, part);
-  const node = held?.pins[pin] ?? (held ? endOf(held, pin) : undefined);
-  return node === undefined || node === circuit.ground ? 0 : (solved.nodes[node] ?? 0);
-}
-
-/** A part that stands in for another has a and b where that had its first and second pin. */
-function endOf(held: Part, pin: string): string | undefined {
-  return ['anode', 'plus', 'a'].includes(pin) ? held.pins['a'] : held.pins['b'];
 }

@@ -1,14 +1,14 @@
 import type { MeterFigures } from '../catalogue/meter';
 import type { Circuit } from '../circuit/circuit';
 import { accepted, type Outcome } from '../findings/finding';
-import type { Checkpoint } from '../patterns/pattern';
-import { solve } from '../solver/solve';
-import { bands, type Band, type BandOptions } from '../tolerance/bands';
+import { isGapped, isProbed, type Checkpoint } from '../observe/checkpoint';
+import { bandPoints, burdensFor } from '../observe/draws';
+import type { Band, BandOptions } from '../tolerance/bands';
 import { histogram, type Histogram } from '../tolerance/histogram';
-import { meterOhms, withMeterAt, withVoltChecks } from './probes';
 
 /** What a right build reads at one checkpoint, and how the draws lie. */
 export interface Expected extends Band {
+  readonly point: Checkpoint;
   readonly histogram: Histogram;
   /** Ohms that the meter itself adds, for a current in series. */
   readonly burden?: number;
@@ -22,7 +22,7 @@ export interface Expectation {
 }
 
 /**
- * Typical, 95 % band and worst corners at every checkpoint of a circuit; currents with the meter's burden in series.
+ * Typical, 95 % band and worst corners at every checkpoint that a meter reads, with the meter in the circuit.
  */
 export function expectedReadings(
   circuit: Circuit,
@@ -30,31 +30,20 @@ export function expectedReadings(
   meter: MeterFigures,
   options: BandOptions,
 ): Outcome<Expectation> {
-  const volts = bands(withVoltChecks(circuit, checkpoints), options);
-  if (!volts.ok) return volts;
-  let { unsettled } = volts.value;
-  const points = new Map<string, Expected>();
-  volts.value.bands.forEach((band, i) => {
-    points.set(band.id, { ...band, histogram: histogram(volts.value.sorted[i]!) });
-  });
-  for (const point of checkpoints) {
-    if (point.measure !== 'amps') continue;
-    const burden = meterOhms(meter, openAmps(circuit, point));
-    const amps = bands(withMeterAt(circuit, point, burden), options);
-    if (!amps.ok) return amps;
-    unsettled += amps.value.unsettled;
-    const band = amps.value.bands[0]!;
-    points.set(point.id, { ...band, burden, histogram: histogram(amps.value.sorted[0]!) });
-  }
+  const points = checkpoints.filter((point) => isProbed(point) || isGapped(point));
+  const burdens = burdensFor(circuit, points, meter);
+  const found = bandPoints(circuit, points, burdens, options);
+  if (!found.ok) return found;
+  const bands = found.value.map(({ band, sorted }, i): Expected => ({
+    ...band,
+    point: points[i]!,
+    histogram: histogram(sorted),
+    ...(isGapped(points[i]!) ? { burden: burdens[i]! } : {}),
+  }));
   return accepted({
-    points: checkpoints.map((point) => points.get(point.id)!),
+    points: bands,
     samples: options.samples,
     seed: options.seed,
-    unsettled,
+    unsettled: found.value.reduce((sum, { unsettled }) => Math.max(sum, unsettled), 0),
   });
-}
-
-function openAmps(circuit: Circuit, point: Extract<Checkpoint, { measure: 'amps' }>): number {
-  const solved = solve(circuit);
-  return solved.ok ? Math.abs(solved.value.parts[point.part]?.amps ?? 0) : 0;
 }

@@ -1,6 +1,6 @@
 import { meterHalfWidth, rangeFor, type MeterFigures } from '../catalogue/meter';
 import { DenseLu } from '../numerics/lu';
-import type { FaultDictionary, Signature } from './dictionary';
+import { measuredAt, type FaultDictionary, type Signature } from './dictionary';
 
 /** One reading, by the index of its checkpoint. */
 export interface Taken {
@@ -22,7 +22,8 @@ export function deviation(
   meter: MeterFigures,
   point: number,
 ): number {
-  const { measure, usual } = dictionary.points[point]!;
+  const { usual } = dictionary.points[point]!;
+  const measure = measuredAt(dictionary.points[point]!);
   const value = signature.means[point]!;
   const range = rangeFor(meter, measure, Math.max(Math.abs(value), usual));
   return spreadWith(signature, point, meterHalfWidth(meter, measure, { value, range, step: 0 }));

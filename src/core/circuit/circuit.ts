@@ -17,6 +17,9 @@ export type PartOf<K extends Kind> = {
 };
 export type Part = { [K in Kind]: PartOf<K> }[Kind];
 
+/** What is picked up and placed: most parts by themselves, a three-colour lamp as the house of three. */
+export type ThingKind = Kind | 'rgb';
+
 export type Check =
   | { readonly id: string; readonly measure: 'amps'; readonly part: string }
   | { readonly id: string; readonly measure: 'volts'; readonly from: string; readonly to: string };

@@ -1,6 +1,6 @@
 import { LIMITS } from '../numerics/limits';
 import type { Ohms } from '../quantities/units';
-import { rectangular, type Device } from './device';
+import { rectangular, type Device, type Spread } from './device';
 import { quantityField, shareField, toleranceField } from './fields';
 import { BranchStamp } from './stamps';
 
@@ -8,6 +8,7 @@ const fields = {
   ohms: quantityField('Ω', 1e-3, 1e9),
   tolerance: toleranceField.default(0.2),
   position: shareField(0, 1).default(0.5),
+  turn: shareField(0, 0.5).optional(),
 };
 
 export interface PotentiometerParams {
@@ -15,6 +16,8 @@ export interface PotentiometerParams {
   readonly tolerance: number;
   /** Share of the ohms between a and wiper. */
   readonly position: number;
+  /** How far to either side a hand may have left the knob; left out, it stands exactly. */
+  readonly turn?: number | undefined;
 }
 
 export const potentiometer: Device<'potentiometer', typeof fields, PotentiometerParams> = {
@@ -27,7 +30,7 @@ export const potentiometer: Device<'potentiometer', typeof fields, Potentiometer
     [0, 1],
     [1, 2],
   ],
-  spreads: (p) => rectangular('ohms', p.ohms, p.tolerance),
+  spreads: (p) => [...rectangular('ohms', p.ohms, p.tolerance), ...turned(p)],
   instance(p, at) {
     const [a, wiper, b] = [at.nodes[0]!, at.nodes[1]!, at.nodes[2]!];
     const [upper, lower] = [at.branch, at.branch + 1];
@@ -55,3 +58,9 @@ export const potentiometer: Device<'potentiometer', typeof fields, Potentiometer
     };
   },
 };
+
+/** A knob set by hand stands anywhere within a little of where it should, as far as its travel goes. */
+function turned({ position, turn = 0 }: PotentiometerParams): Spread[] {
+  const [low, high] = [Math.max(0, position - turn), Math.min(1, position + turn)];
+  return high > low ? [{ field: 'position', shape: 'rectangular', low, mode: position, high }] : [];
+}

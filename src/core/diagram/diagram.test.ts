@@ -77,7 +77,7 @@ describe.each(PATTERN_IDS)('the diagram of %s', (pattern) => {
       fc.property(WISHES[pattern], (params) => {
         const worked = workOut({ ...requestWith(), choice: choiceWith(pattern, params as never) });
         if (!worked.ok) return;
-        const { circuit } = worked.value.design;
+        const { circuit } = worked.value;
         const diagram = diagramOf(circuit)!;
         expect(diagram.symbols.map(({ part }) => part.id).sort()).toEqual(
           circuit.parts.map(({ id }) => id).sort(),

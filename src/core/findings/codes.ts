@@ -64,7 +64,7 @@ export interface FindingData {
   'not-for-card': { part: string };
   // what a plan does
   'shorted-by-row': { part: string; hole: string; strip: string };
-  'open-leg': { part: string; pin: string; hole: string; strip: string };
+  'open-leg': { part: string; kind: string; pin: string; hole: string; strip: string };
   'cut-off': { part: string };
   reversed: { part: string; volts: number };
   'reverse-limit': { part: string; volts: number; limit: number };
@@ -75,8 +75,28 @@ export interface FindingData {
   'resistor-over-rating': { part: string; watts: number; rating: number };
   'supply-shorted': { part: string; amps: number };
   'no-resistor': { part: string };
+  /** A part of any other kind beyond what it stands, in amps, volts or watts. */
+  overloaded: {
+    part: string;
+    how: 'current' | 'reverse' | 'heat' | 'shorted' | 'volts';
+    figure: number;
+    limit: number;
+  };
+  /** A leg under a body, or two bodies in one place. */
+  'in-the-way': { part: string; other: string };
+  // words of a lesson
+  'mains-in-text': { words: string };
   // readings
-  'reading-implausible': { typed: string; value: number; limit: number; unit: string; perhaps: number };
+  'not-on-board': { part: string; kind: string };
+  'reading-implausible': {
+    typed: string;
+    value: number;
+    limit: number;
+    unit: string;
+    /** More than anything here can show, or a thousandth of what is expected. */
+    beyond: 'more' | 'less';
+    perhaps: number;
+  };
   // lists that come in
   'csv-columns': { wanted: string; found: string };
   'csv-row': { row: number; problem: string };

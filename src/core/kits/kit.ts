@@ -1,12 +1,19 @@
-import { BOARDS, choiceOf } from '../board/boards';
-import { bodiesOf, type Body } from '../board/bodies';
+import { BOARDS, buildType, choiceOf } from '../board/boards';
 import type { Plan } from '../board/plan';
 import { SUPPLIES, type SupplyChoice } from '../catalogue/supplies';
 import type { LampType } from '../catalogue/lamps';
 import { isKind, type Circuit } from '../circuit/circuit';
+import { isGapped, type Checkpoint } from '../observe/checkpoint';
+import { traitsOf } from '../parts/index';
+import { isCommonCathode, thingsOf, type Thing } from '../parts/thing';
 import type { Extra } from './extras';
 import { LOSS_RATES, sparesFor } from './spares';
 import { stockKey, type StockItem, type StockSpec } from './stock';
+
+/** Whom a thing is for. */
+export type Per = 'student' | 'bench' | 'class';
+/** Students who share what stands on a bench. */
+export const AT_A_BENCH = 2;
 
 export interface KitLine {
   readonly key: string;
@@ -14,6 +21,8 @@ export interface KitLine {
   /** Names on the plan: R1, W1 … */
   readonly parts: readonly string[];
   readonly each: number;
+  /** Whom it is counted for: every student has one, two at a bench share it, or one does for the class. */
+  readonly per: Per;
   readonly forGroup: number;
   readonly spares: number;
   readonly need: number;
@@ -24,7 +33,7 @@ export interface KitLine {
   /** Price of one pack in cents; 0 where the store knows none. */
   readonly packCents: number;
   readonly buyCents: number;
-  /** Price of the parts in one kit at the pack's rate, in cents; undefined without a price. */
+  /** What one student's share of it costs at the pack's rate, in cents; undefined without a price. */
   readonly eachCents?: number;
   readonly lossRate: number;
 }
@@ -49,6 +58,8 @@ export interface KitRequest {
   readonly spareValues?: readonly number[];
   /** What the lesson wants besides its circuit. */
   readonly extras?: readonly Extra[];
+  /** Where it is measured: a current wants a third hand. */
+  readonly checkpoints: readonly Checkpoint[];
   readonly students: number;
   readonly spareRisk: number;
   readonly stock: readonly StockItem[];
@@ -61,7 +72,9 @@ export function kitFor(request: KitRequest): Kit {
     students: request.students,
     lines,
     eachCents: lines.reduce((sum, l) => sum + (l.eachCents ?? 0), 0),
-    aloneCents: lines.reduce((sum, l) => sum + Math.ceil(l.each / l.packSize) * l.packCents, 0),
+    aloneCents: lines
+      .filter((l) => l.per === 'student')
+      .reduce((sum, l) => sum + Math.ceil(l.each / l.packSize) * l.packCents, 0),
     buyCents: lines.reduce((sum, l) => sum + l.buyCents, 0),
     unpriced: lines.filter((l) => l.eachCents === undefined).map((l) => l.key),
   };
@@ -70,29 +83,37 @@ export function kitFor(request: KitRequest): Kit {
 interface Need {
   readonly spec: StockSpec;
   readonly parts: string[];
+  readonly per: Per;
   each: number;
 }
 
-function needs({ circuit, plan, supply, lamps, spareValues, extras }: KitRequest): Need[] {
+type Add = (spec: StockSpec, part: string, count?: number, per?: Per) => void;
+
+function needs(request: KitRequest): Need[] {
+  const { circuit, plan, supply, lamps, spareValues, extras } = request;
   const found = new Map<string, Need>();
-  const add = (spec: StockSpec, part: string, count = 1) => {
-    const need = found.get(stockKey(spec)) ?? { spec, parts: [], each: 0 };
+  const add: Add = (spec, part, count = 1, per = 'student') => {
+    const need = found.get(stockKey(spec)) ?? { spec, parts: [], per, each: 0 };
     need.each += count;
     need.parts.push(part);
     found.set(stockKey(spec), need);
   };
-  for (const body of bodiesOf(circuit)) {
-    const spec = specOf(body, lamps);
-    if (spec) add(spec, body.id);
-    if (isKind(body.parts[0]!, 'supply')) addSupply(supply, body.id, add);
+  const board = BOARDS[plan.board];
+  const build = buildType(board);
+  for (const thing of thingsOf(circuit)) {
+    const spec = specOf(thing, lamps);
+    if (spec !== 'elsewhere') add(spec, thing.id);
+    if (isKind(thing.parts[0]!, 'supply')) addSupply(supply, thing.id, build, add);
   }
-  const board = choiceOf(plan.board);
   for (const placement of plan.placements) {
-    if (placement.kind === 'jumper') add({ kind: WIRES[BOARDS[plan.board].copper] }, placement.part);
+    if (placement.kind === 'jumper') add({ kind: WIRES[board.copper] }, placement.part);
   }
-  if (board === 'card') add({ kind: 'tape' }, 'tapes', tapesOf(plan));
+  if (build === 'taped') add({ kind: 'tape' }, 'tapes', tapesOf(plan));
   for (const ohms of spareValues ?? []) add({ kind: 'resistor', ohms }, 'in turn');
-  add({ kind: 'board', board }, 'board');
+  add({ kind: 'board', board: choiceOf(plan.board) }, 'board');
+  // A lead is lifted with one hand and two probes are held with the others: clips are the third hand.
+  if (request.checkpoints.some(isGapped)) add({ kind: 'clip-lead' }, 'meter', 2, 'bench');
+  if (build === 'soldered') add({ kind: 'iron' }, 'iron', 1, 'bench');
   for (const { name, each } of extras ?? []) add({ kind: 'thing', name }, 'extra', each);
   return [...found.values()];
 }
@@ -100,25 +121,10 @@ function needs({ circuit, plan, supply, lamps, spareValues, extras }: KitRequest
 const WIRES = { rows: 'jumper', strips: 'tinned-wire', pads: 'tinned-wire', tapes: 'tape' } as const;
 
 /** What the store calls a thing; the supply is several things and has its own list. */
-function specOf({ kind, legs, parts }: Body, lamps: KitRequest['lamps']): StockSpec | undefined {
-  if (kind === 'rgb') {
-    const cathodes = parts.every((part) => part.pins['cathode'] === legs['common']);
-    return { kind: 'rgb-lamp', common: cathodes ? 'cathode' : 'anode' };
-  }
-  const part = parts[0]!;
-  switch (part.kind) {
-    case 'resistor':
-    case 'potentiometer':
-      return { kind: part.kind, ohms: part.params.ohms };
-    case 'led':
-      return { kind: 'led', lamp: lamps[part.id]! };
-    case 'zener':
-      return { kind: 'zener', volts: part.params.vz };
-    case 'switch':
-      return { kind: 'button' };
-    default:
-      return undefined;
-  }
+function specOf(thing: Thing, lamps: KitRequest['lamps']): StockSpec | 'elsewhere' {
+  if (thing.kind === 'rgb') return { kind: 'rgb-lamp', common: isCommonCathode(thing) ? 'cathode' : 'anode' };
+  const part = thing.parts[0]!;
+  return traitsOf(part).stock(part, lamps);
 }
 
 /** Pieces of tape that a card is laid with: plus, minus, and one between each two things of a lane. */
@@ -133,20 +139,30 @@ function tapesOf(plan: Plan): number {
   return 2 + stubs.size;
 }
 
-function addSupply(
-  supply: SupplyChoice,
-  part: string,
-  add: (spec: StockSpec, part: string, count?: number) => void,
-): void {
-  const row = SUPPLIES[supply.kind];
-  if (row.style !== 'cell') return add({ kind: 'supply', supply: supply.kind }, part);
-  add({ kind: 'cell', supply: supply.kind }, part, supply.cells);
-  add({ kind: 'holder', supply: supply.kind, cells: supply.cells }, part);
+/** What the supply is made of: cells with what holds them, a lead, or what two at a bench share, with its fuse. */
+function addSupply(supply: SupplyChoice, part: string, build: ReturnType<typeof buildType>, add: Add): void {
+  const { style } = SUPPLIES[supply.kind];
+  const shared = style === 'bench' || style === 'accumulator';
+  if (style !== 'cell') add({ kind: 'supply', supply: supply.kind }, part, 1, shared ? 'bench' : 'student');
+  else add({ kind: 'cell', supply: supply.kind }, part, supply.cells);
+  // A coin cell on card lies between its tapes: no step uses a holder.
+  const folded = build === 'taped' && supply.kind === 'coin-20mm';
+  if (style === 'cell' && !folded) {
+    add({ kind: 'holder', supply: supply.kind, cells: supply.cells }, part);
+  }
+  if (shared) add({ kind: 'clip-lead' }, part, 2, 'bench');
+  if (style === 'accumulator') add({ kind: 'fuse' }, part, 1, 'bench');
+}
+
+/** How many there must be of what is for one student, one bench or one class. */
+function sharersIn(students: number, per: Per): number {
+  if (per === 'student') return students;
+  return per === 'bench' ? Math.ceil(students / AT_A_BENCH) : 1;
 }
 
 function line(need: Need, request: KitRequest): KitLine {
   const lossRate = LOSS_RATES[need.spec.kind];
-  const forGroup = need.each * request.students;
+  const forGroup = need.each * sharersIn(request.students, need.per);
   const spares = sparesFor(forGroup, lossRate, request.spareRisk);
   const key = stockKey(need.spec);
   const held = request.stock.find((item) => stockKey(item.spec) === key);
@@ -159,6 +175,7 @@ function line(need: Need, request: KitRequest): KitLine {
     spec: need.spec,
     parts: need.parts,
     each: need.each,
+    per: need.per,
     forGroup,
     spares,
     need: wanted,
@@ -168,7 +185,9 @@ function line(need: Need, request: KitRequest): KitLine {
     packSize,
     packCents: held?.packCents ?? 0,
     buyCents: packs * (held?.packCents ?? 0),
-    ...(held ? { eachCents: (need.each * held.packCents) / held.packSize } : {}),
+    ...(held
+      ? { eachCents: (forGroup * held.packCents) / held.packSize / Math.max(1, request.students) }
+      : {}),
     lossRate,
   };
 }

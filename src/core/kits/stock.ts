@@ -1,12 +1,11 @@
 import { z } from 'zod';
 import { BOARD_CHOICES } from '../board/boards';
-import { LAMP_TYPES } from '../catalogue/lamps';
 import { SUPPLY_KINDS } from '../catalogue/supplies';
+import { partStockSchemas } from '../parts/stock';
 
 /** What a stock row is: enough to match it with what a kit needs. */
 export const stockSpecSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('resistor'), ohms: z.number().positive().max(1e9) }),
-  z.strictObject({ kind: z.literal('led'), lamp: z.enum(LAMP_TYPES) }),
+  ...partStockSchemas,
   z.strictObject({ kind: z.literal('cell'), supply: z.enum(SUPPLY_KINDS) }),
   z.strictObject({
     kind: z.literal('holder'),
@@ -15,11 +14,10 @@ export const stockSpecSchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('supply'), supply: z.enum(SUPPLY_KINDS) }),
   z.strictObject({ kind: z.literal('jumper') }),
+  z.strictObject({ kind: z.literal('clip-lead') }),
+  z.strictObject({ kind: z.literal('fuse') }),
+  z.strictObject({ kind: z.literal('iron') }),
   z.strictObject({ kind: z.literal('board'), board: z.enum(BOARD_CHOICES) }),
-  z.strictObject({ kind: z.literal('potentiometer'), ohms: z.number().positive().max(1e9) }),
-  z.strictObject({ kind: z.literal('zener'), volts: z.number().min(1).max(200) }),
-  z.strictObject({ kind: z.literal('button') }),
-  z.strictObject({ kind: z.literal('rgb-lamp'), common: z.enum(['cathode', 'anode']) }),
   z.strictObject({ kind: z.literal('tape') }),
   z.strictObject({ kind: z.literal('tinned-wire') }),
   z.strictObject({ kind: z.literal('thing'), name: z.string().min(1).max(40) }),

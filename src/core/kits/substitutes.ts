@@ -1,7 +1,7 @@
 import type { LampFigures, LampType } from '../catalogue/lamps';
 import { isKind, withPart, type Circuit } from '../circuit/circuit';
 import type { Amps } from '../quantities/units';
-import { solve } from '../solver/solve';
+import { observe, reportOf } from '../observe/observe';
 import type { Kit, KitLine } from './kit';
 import type { StockItem, StockSpec } from './stock';
 
@@ -27,19 +27,23 @@ const NEIGHBOURS = 2;
  *
  * @param circuit as it is wanted
  * @param lamps figures of every sort
+ * @param serves whether a circuit with those sorts of lamps still does what the lesson is for
  */
 export function substitutesFor(
   kit: Kit,
   circuit: Circuit,
   stock: readonly StockItem[],
   lamps: Readonly<Record<LampType, LampFigures>>,
+  serves: (fitted: Circuit, sorts: Readonly<Record<string, LampType>>) => boolean,
 ): Substitute[] {
   const short = kit.lines.filter((line) => line.short > 0);
   if (short.length === 0) return [];
   const before = lampAmps(circuit);
   return short.flatMap((line) => {
     const found = candidates(line, stock).flatMap((item) => {
-      const after = lampAmps(fitted(circuit, line.parts, item.spec, lamps));
+      const now = fitted(circuit, line.parts, item.spec, lamps);
+      if (!serves(now, sortsWith(line.parts, item.spec))) return [];
+      const after = lampAmps(now);
       const told = before && after && worst(before, after);
       return told ? [{ key: line.key, instead: item.spec, have: item.have, ...told }] : [];
     });
@@ -49,11 +53,28 @@ export function substitutesFor(
   });
 }
 
-/** What the store has enough of for the whole group: neighbours of a resistor, any other lamp. */
+/** Lights that pass for one another: another chip of the same colour, or its neighbour. */
+const ALIKE: readonly (readonly LampType[])[] = [
+  ['yellow-green', 'green'],
+  ['red', 'orange'],
+  ['orange', 'yellow'],
+  ['blue', 'violet'],
+];
+
+function alike(one: LampType, other: LampType): boolean {
+  return one !== other && ALIKE.some((lights) => lights.includes(one) && lights.includes(other));
+}
+
+/** The sorts that a fitted lamp changes. */
+function sortsWith(parts: readonly string[], spec: StockSpec): Record<string, LampType> {
+  return spec.kind === 'led' ? Object.fromEntries(parts.map((part) => [part, spec.lamp])) : {};
+}
+
+/** What the store has enough of for the whole group: neighbours of a resistor, a lamp of a like colour. */
 function candidates({ spec, need }: KitLine, stock: readonly StockItem[]): StockItem[] {
   const enough = stock.filter((item) => item.have >= need && item.spec.kind === spec.kind);
   if (spec.kind === 'led')
-    return enough.filter((item) => item.spec.kind === 'led' && item.spec.lamp !== spec.lamp);
+    return enough.filter((item) => item.spec.kind === 'led' && alike(item.spec.lamp, spec.lamp));
   if (spec.kind !== 'resistor') return [];
   const ohms = (item: StockItem) => (item.spec.kind === 'resistor' ? item.spec.ohms : 0);
   const sorted = [...enough].sort((a, b) => ohms(a) - ohms(b));
@@ -91,13 +112,13 @@ interface LampAmps {
 }
 
 function lampAmps(circuit: Circuit): LampAmps[] | undefined {
-  const solved = solve(circuit);
-  if (!solved.ok) return undefined;
+  const seen = observe(circuit);
+  if (!seen.ok) return undefined;
   return circuit.parts
     .filter((part) => isKind(part, 'led'))
     .map(({ id, params }) => ({
       part: id,
-      amps: Math.max(0, solved.value.parts[id]?.amps ?? 0),
+      amps: Math.max(0, reportOf(seen.value, id).amps),
       maxAmps: params.maxAmps,
     }));
 }

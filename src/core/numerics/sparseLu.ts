@@ -3,6 +3,9 @@ import { choosePivots, type Coordinates, type Ordering } from './pivots';
 /** Looked up once: these stand in the innermost loops. */
 const { abs } = Math;
 
+/** Orders of pivots that are kept for when they suit again. */
+const ORDERS_KEPT = 4;
+
 /** Where the entries are kept; replaced by a longer array when elimination fills in places of its own. */
 export interface Entries {
   values: Float64Array;
@@ -18,6 +21,8 @@ export interface Entries {
  */
 export class SparseLu {
   private order: Ordering | undefined;
+  /** Orders that suited other values: a supply that goes into its limit and out again comes back to them. */
+  private readonly earlier: Ordering[] = [];
   private readonly work: Float64Array;
   /** Column without a usable pivot when pivots were last chosen, or −1. */
   singular = -1;
@@ -32,6 +37,7 @@ export class SparseLu {
    * @returns false when the matrix is singular; `singular` then names the column
    */
   choose(entries: Entries): boolean {
+    if (this.takeEarlier(entries)) return true;
     const chosen = choosePivots(this.at, entries.values);
     this.singular = typeof chosen === 'number' ? chosen : -1;
     if (typeof chosen === 'number') return false;
@@ -44,7 +50,27 @@ export class SparseLu {
     const trial = room.slice();
     if (!this.factor(trial)) return false;
     chosen.rememberGrowth(trial);
+    this.earlier.push(chosen);
+    if (this.earlier.length > ORDERS_KEPT) this.earlier.shift();
     return true;
+  }
+
+  /** Takes an order that was chosen before, if one suits the entries as they are now. */
+  private takeEarlier(entries: Entries): boolean {
+    const failed = this.order;
+    const given = entries.values.subarray(0, this.at.rows.length);
+    for (const order of this.earlier) {
+      if (order === failed) continue;
+      const room = new Float64Array(order.places);
+      room.set(given);
+      this.order = order;
+      if (!this.factor(room.slice())) continue;
+      entries.values = room;
+      this.singular = -1;
+      return true;
+    }
+    this.order = failed;
+    return false;
   }
 
   /**

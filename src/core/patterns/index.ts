@@ -8,6 +8,7 @@ import { rgb } from './rgb/rgb';
 import { single } from './single/single';
 import { strings } from './strings/strings';
 import { walkDown } from './walkDown/walkDown';
+import type { Pattern } from './pattern';
 
 /** Every lesson pattern there is. A new one is a file and a line here. */
 export const PATTERNS = {
@@ -24,3 +25,8 @@ export const PATTERNS = {
 } as const;
 export type PatternId = keyof typeof PATTERNS;
 export const PATTERN_IDS = Object.keys(PATTERNS) as PatternId[];
+
+/** A pattern by name, its parameters unseen: one name always goes with its own parameters. */
+export function patternOf(id: PatternId): Pattern<PatternId, unknown> {
+  return PATTERNS[id] as unknown as Pattern<PatternId, unknown>;
+}

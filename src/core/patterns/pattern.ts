@@ -1,35 +1,26 @@
 import type { z } from 'zod';
+import type { BoardChoice } from '../board/boards';
 import type { Shelf } from '../catalogue/shelf';
 import type { Circuit } from '../circuit/circuit';
 import type { Finding, Outcome } from '../findings/finding';
 import type { SupplyChoice } from '../catalogue/supplies';
+import type { Checkpoint, Held } from '../observe/checkpoint';
+import type { Goal } from './goal';
+import type { SteadySums } from './steady/figures';
+import type { Way } from './steady/way';
 import type { LampSorts } from './steady/parts';
 import type { HouseStyle } from './style';
 
-/** Where two probes go, or where the loop is opened for a meter. */
-export interface PinRef {
-  readonly part: string;
-  readonly pin: string;
-}
-
-export type Checkpoint = {
-  readonly id: string;
-  /** Part that the reading is about, for its name. */
-  readonly part: string;
-} & (
-  | { readonly measure: 'volts'; readonly from: PinRef; readonly to: PinRef }
-  /** The leg at `gap` is lifted and the meter put between it and its hole. */
-  | { readonly measure: 'amps'; readonly gap: PinRef }
-);
-
 /** What a pattern makes of the parameters: the circuit and everything that is said about it. */
-export interface Design<Sums> {
+export interface Design {
   readonly circuit: Circuit;
   readonly supply: SupplyChoice;
   /** The sort of each LED. */
   readonly sorts: LampSorts;
   readonly checkpoints: readonly Checkpoint[];
-  readonly sums: Sums;
+  /** What is pressed and turned while the build is tested, so that it shows what it can. */
+  readonly held: Held;
+  readonly sums: SteadySums;
   readonly findings: readonly Finding[];
 }
 
@@ -42,11 +33,28 @@ export interface Means {
   readonly brief?: boolean | undefined;
 }
 
-/** The contract of a lesson pattern: a parameterised circuit. A new one is a file here and a line in `index.ts`. */
-export interface Pattern<Id extends string, Params, Sums> {
+/**
+ * The contract of a lesson pattern: a parameterised circuit, and everything that is the pattern's own. A new one is a
+ * folder here and a line in `index.ts`; nobody else knows its name.
+ */
+export interface Pattern<Id extends string, Params> {
   readonly id: Id;
   readonly params: z.ZodType<Params>;
+  /** The board that such a lesson is usually built on. */
+  readonly board: BoardChoice;
+  /** Patterns that it rests on: their lessons come before it. */
+  readonly after: readonly string[];
+  /** It stands in for something that no lesson here touches. */
+  readonly standsInFor?: 'mains lamp';
   defaults(style: HouseStyle): Params;
   /** @returns the design, or the reasons why these wishes cannot be met */
-  design(params: Params, means: Means): Outcome<Design<Sums>>;
+  design(params: Params, means: Means): Outcome<Design>;
+  /** What it promises of its lamps; left out, that all of them light at every age of the supply. */
+  goals?(sums: SteadySums): readonly Goal[];
+  /** Lamps that are soldered before a test; left out, one string at a time. */
+  batch?(params: Params): number;
+  /** Blocks side by side on a soldered board before the next row of them begins. */
+  perBand?(params: Params): number;
+  /** The wishes changed so that it is built in another of its ways; undefined where it cannot be. */
+  withWay?(params: Params, way: Way): Params | undefined;
 }

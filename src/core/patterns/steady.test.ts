@@ -2,6 +2,7 @@ import { choiceWith, requestWith } from '../../../tests/support/sheets';
 import { LAMPS } from '../catalogue/lamps';
 import { SUPPLIES } from '../catalogue/supplies';
 import { isKind, partOf } from '../circuit/circuit';
+import { isGapped, isProbed } from '../observe/checkpoint';
 import { workOut } from '../sheet/sheet';
 import { solve } from '../solver/solve';
 import { Junction } from '../devices/junction';
@@ -12,7 +13,8 @@ import { stringsOf } from './strings/strings';
 function worked<Id extends PatternId>(pattern: Id, params: Partial<ParamsOf<Id>> = {}, more: object = {}) {
   const made = workOut({ ...requestWith(), choice: choiceWith(pattern, params), ...more });
   if (!made.ok) throw new Error(JSON.stringify(made.findings));
-  return made.value;
+  const design = made.value;
+  return { design, steady: design.sums };
 }
 
 function refusal<Id extends PatternId>(pattern: Id, params: Partial<ParamsOf<Id>>) {
@@ -48,7 +50,7 @@ describe.each(PATTERN_IDS)('%s', (pattern) => {
     const leds = design.circuit.parts.filter((part) => isKind(part, 'led')).map(({ id }) => id);
     expect(Object.keys(design.sorts).sort()).toEqual([...leds].sort());
     for (const point of design.checkpoints) {
-      const refs = point.measure === 'volts' ? [point.from, point.to] : [point.gap];
+      const refs = isProbed(point) ? [point.from, point.to] : isGapped(point) ? [point.gap] : [];
       for (const { part, pin } of refs) expect(partOf(design.circuit, part)?.pins[pin]).toBeDefined();
     }
     expect(design.checkpoints.map(({ id }) => id)).toEqual(expect.arrayContaining(['pack', 'current']));
@@ -58,11 +60,11 @@ describe.each(PATTERN_IDS)('%s', (pattern) => {
 const volts = (type: 'blue' | 'red') => new Junction(LAMPS[type]).voltsAt(0.008);
 
 describe('strings: three blue and two red off nine volts, 8 mA', () => {
-  const { steady, design } = worked('strings');
+  const { steady, design } = worked('strings', { way: { kind: 'strings', length: 2 } });
   const way = (kind: string, length: number) =>
     steady.ways.find((w) => w.kind === kind && w.length === length && w.supply === steady.supply)!;
 
-  it('takes strings of two: all lit fresh and tired, at least current', () => {
+  it('of two light all lamps, fresh and tired, at least current', () => {
     expect(steady.ways.find(({ taken }) => taken)).toMatchObject({ kind: 'strings', length: 2 });
     expect(design.circuit.parts.filter((part) => isKind(part, 'resistor'))).toHaveLength(3);
     expect(steady.design.lamps.every(({ amps }) => amps > 6.9e-3 && amps <= 8.0e-3)).toBe(true);
@@ -106,7 +108,9 @@ describe('strings: three blue and two red off nine volts, 8 mA', () => {
       { spec: { kind: 'resistor', ohms: 470 }, have: 9, packSize: 10, packCents: 30 },
       { spec: { kind: 'resistor', ohms: 820 }, have: 9, packSize: 10, packCents: 30 },
     ];
-    const priced = worked('strings', {}, { stock }).steady.ways.find(({ taken }) => taken)!;
+    const priced = worked('strings', { way: { kind: 'strings', length: 2 } }, { stock }).steady.ways.find(
+      ({ taken }) => taken,
+    )!;
     expect(priced.figures!.cents).toBeCloseTo(3 * 20 + 2 * 10 + 3 * 3, 9);
   });
 

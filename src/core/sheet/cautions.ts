@@ -38,7 +38,7 @@ interface Facts {
   readonly hottestWatts: number;
   readonly rating: number;
   readonly ratingShare: number;
-  readonly pattern: string;
+  readonly standsInFor?: 'mains lamp' | undefined;
   readonly build: 'plugged' | 'soldered' | 'taped';
   readonly resistors: number;
 }
@@ -59,7 +59,7 @@ export function cautionsFor(facts: Facts): Caution[] {
   const coin = supply.kind === 'coin-20mm';
   return [
     ...when(true, 'extra-low-voltage', 'start'),
-    ...when(facts.pattern === 'lamp-cover', 'mains-stand-in', 'start'),
+    ...when(facts.standsInFor === 'mains lamp', 'mains-stand-in', 'start'),
     ...when(coin, 'coin-cells', 'kit'),
     ...when(build === 'soldered', 'soldering-iron', 'solder'),
     ...when(build === 'soldered', 'clippings-fly', 'solder'),
@@ -88,7 +88,7 @@ export function cautionsAt(step: Step, cautions: readonly Caution[], steps?: rea
 }
 
 function placeOf(step: Step): CautionPlace | undefined {
-  if (step.action === 'gate') return step.gate;
+  if (step.action === 'gate') return step.at;
   if (step.action === 'solder-batch') return 'solder';
   if (step.action === 'lay-tape') return 'tape';
   if (step.action !== 'place-part') return undefined;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { BOARD_CHOICES } from '../board/boards';
-import { PATTERNS, type PatternId } from '../patterns/index';
+import { PATTERN_IDS, PATTERNS, type PatternId } from '../patterns/index';
 
 /** What a lesson is built on, and how the board is held. */
 export const buildSchema = z.strictObject({
@@ -27,15 +27,8 @@ function optionFor<Id extends PatternId>(id: Id) {
   return z.strictObject({ pattern: z.literal(id), params, build: buildSchema.optional() });
 }
 
+const [first, ...rest] = PATTERN_IDS.map(optionFor);
 export const choiceSchema: z.ZodType<PatternChoice> = z.discriminatedUnion('pattern', [
-  optionFor('single'),
-  optionFor('coin-light'),
-  optionFor('walk-down'),
-  optionFor('strings'),
-  optionFor('hogging'),
-  optionFor('dimmer'),
-  optionFor('rgb'),
-  optionFor('gauge'),
-  optionFor('panel'),
-  optionFor('lamp-cover'),
-]) as z.ZodType<PatternChoice>;
+  first!,
+  ...rest,
+]) as unknown as z.ZodType<PatternChoice>;

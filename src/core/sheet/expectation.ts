@@ -2,7 +2,8 @@ import { faultDictionary } from '../checking/dictionary';
 import type { FaultContext } from '../checking/faults/fault';
 import type { SessionExpectation } from '../checking/session';
 import { valuesOf } from '../catalogue/shelf';
-import { solve } from '../solver/solve';
+import { observe, supplyAmps } from '../observe/observe';
+import { isKind } from '../circuit/circuit';
 import type { SheetRequest } from './request';
 import type { Sheet } from './sheet';
 
@@ -19,19 +20,16 @@ export function faultContext(sheet: Sheet, request: SheetRequest): FaultContext 
     supply: sheet.supply,
     drawer: valuesOf(request.shelf, request.style.values),
     sorts: sheet.sorts,
-    points: sheet.checkpoints.map(({ id }) => id),
+    points: sheet.checkpoints,
     lamps: request.shelf.lamps,
   };
 }
 
 export function sessionExpectation(sheet: Sheet, request: SheetRequest): SessionExpectation {
-  const dictionary = faultDictionary(
-    faultContext(sheet, request),
-    sheet.checkpoints,
-    sheet.expected.points,
-    request.meter,
-    { samples: samplesFor(sheet), seed: request.draws.seed },
-  );
+  const dictionary = faultDictionary(faultContext(sheet, request), sheet.expected.points, request.meter, {
+    samples: samplesFor(sheet),
+    seed: request.draws.seed,
+  });
   return { expected: sheet.expected, dictionary, meter: request.meter, limits: limitsOf(sheet) };
 }
 
@@ -45,10 +43,10 @@ function limitsOf(sheet: Sheet): SessionExpectation['limits'] {
   const shorted = {
     ...sheet.circuit,
     parts: sheet.circuit.parts.map((part) =>
-      part.kind === 'resistor' ? { ...part, params: { ...part.params, ohms: 0.01 } } : part,
+      isKind(part, 'resistor') ? { ...part, params: { ...part.params, ohms: 0.01 } } : part,
     ),
   };
-  const solved = solve(shorted);
-  const through = solved.ok ? Math.abs(solved.value.parts['B1']?.amps ?? 0) : volts / Math.max(ohms, 0.1);
+  const seen = observe(shorted);
+  const through = seen.ok ? supplyAmps(seen.value) : volts / Math.max(ohms, 0.1);
   return { volts, amps: limitAmps ?? Math.max(through, 0.05) };
 }

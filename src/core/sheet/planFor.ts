@@ -2,11 +2,13 @@ import { asBuilt, type AsBuilt } from '../board/asBuilt';
 import { choiceOf } from '../board/boards';
 import { layOut, type Method } from '../board/layout/layOut';
 import { qualityOf, type Quality } from '../board/layout/score';
-import { placementProblems, planCovers, type JumperColour, type Plan } from '../board/plan';
+import { makesWanted } from '../board/makesWanted';
+import type { JumperColour, Plan } from '../board/plan';
 import type { LampType } from '../catalogue/lamps';
 import type { Circuit } from '../circuit/circuit';
 import { accepted, type Outcome } from '../findings/finding';
 import type { LampSorts } from '../patterns/steady/parts';
+import { patternOf } from '../patterns/index';
 import type { Build } from './choice';
 import type { SheetRequest } from './request';
 
@@ -59,7 +61,7 @@ export function planFor(
         : undefined,
     spacing: build.spacing,
     lamps: request.style.lamps,
-    perBand: request.choice.pattern === 'panel' ? request.choice.params.columns : undefined,
+    perBand: patternOf(request.choice.pattern).perBand?.(request.choice.params),
   };
   const sameBoard = kept !== undefined && choiceOf(kept.board) === build.board;
   const keep = sameBoard ? kept.placements.filter((p) => p.fixed && !p.standIn) : [];
@@ -84,7 +86,5 @@ export function planFor(
 
 /** What a plan makes, if it still makes the wanted circuit. */
 function stillRight(plan: Plan, circuit: Circuit): AsBuilt | undefined {
-  if (!planCovers(plan, circuit) || placementProblems(plan).length > 0) return undefined;
-  const built = asBuilt(plan, circuit);
-  return built.asWanted ? built : undefined;
+  return makesWanted(plan, circuit) ? asBuilt(plan, circuit) : undefined;
 }

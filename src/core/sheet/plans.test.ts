@@ -19,7 +19,7 @@ const HABITS = fc.constantFrom('the same way' as const, 'either way' as const);
 
 function circuitFor(pattern: PatternId, params: object): Circuit | undefined {
   const worked = workOut({ ...requestWith(), choice: choiceWith(pattern, params as never) });
-  return worked.ok ? worked.value.design.circuit : undefined;
+  return worked.ok ? worked.value.circuit : undefined;
 }
 
 function laidOn(circuit: Circuit, board: BoardChoice, more: object = {}) {

@@ -12,9 +12,9 @@ describe('one sheet from one circuit', () => {
 
   it('has a plan that reads back as the circuit of the sums', () => {
     expect(sheet.built.asWanted).toBe(true);
-    expect(sheet.built.solved!.parts['D1']!.amps).toBeCloseTo(sheet.sums.design.amps, 9);
+    expect(sheet.built.seen!.parts['D1']!.amps).toBeCloseTo(sheet.steady.design.amps, 9);
     const resistor = partOf(sheet.circuit, 'R1');
-    expect(resistor?.kind === 'resistor' && resistor.params.ohms).toBe(sheet.sums.chosen);
+    expect(resistor?.kind === 'resistor' && resistor.params.ohms).toBe(sheet.loop.chosen);
   });
 
   it('names in its steps every leg of the plan, and no other hole', () => {
@@ -43,7 +43,7 @@ describe('one sheet from one circuit', () => {
       { pin: 'cathode', hole: 'e9', cue: 'flat-edge' },
     ]);
     expect(lamp.positive!.hole).toBe('e8');
-    expect(lamp.positive!.volts).toBeCloseTo(sheet.sums.design.lampVolts, 6);
+    expect(lamp.positive!.volts).toBeCloseTo(sheet.steady.design.lamps[0]!.volts, 6);
   });
 
   it('takes longer with younger hands', () => {
@@ -82,7 +82,7 @@ describe('one sheet from one circuit', () => {
     expect(other.plan).toBe(plan);
     expect(other.built.asWanted).toBe(true);
     expect(other.planKept).toBe(false);
-    expect(other.built.solved!.parts['D1']!.amps).toBeCloseTo(other.sums.design.amps, 9);
+    expect(other.built.seen!.parts['D1']!.amps).toBeCloseTo(other.steady.design.amps, 9);
     const turned = sheetWith({ side: 'minus' }, { earlier });
     expect(turned.plan).not.toEqual(plan);
     expect(turned.built.asWanted).toBe(true);
@@ -133,8 +133,8 @@ describe('the kit', () => {
         const spares = sparesFor(inUse, rate, 0.05);
         const chanceOfMore = (s: number) => {
           let sum = 0;
-          for (let k = 0, ways = 1; k <= s; ways = (ways * (inUse - k)) / (k + 1), k++) {
-            sum += ways * rate ** k * (1 - rate) ** (inUse - k);
+          for (let k = 0, ways = 1; k <= s; ways = (ways * (inUse + s - k)) / (k + 1), k++) {
+            sum += ways * rate ** k * (1 - rate) ** (inUse + s - k);
           }
           return 1 - sum;
         };

@@ -14,15 +14,18 @@ import { accepted, type Finding, type Outcome } from '../findings/finding';
 import { kitFor, type Kit } from '../kits/kit';
 import { stockKey } from '../kits/stock';
 import { substitutesFor, type Substitute } from '../kits/substitutes';
-import { PATTERNS, type PatternId } from '../patterns/index';
-import type { Checkpoint, Design, Means } from '../patterns/pattern';
-import type { SingleSums } from '../patterns/single/sums';
-import { steadySums, type SteadySums } from '../patterns/steady/figures';
+import type { Checkpoint, Held } from '../observe/checkpoint';
+import type { Goal } from '../patterns/goal';
+import { patternOf, type PatternId } from '../patterns/index';
+import type { Design, Means } from '../patterns/pattern';
+import type { SteadySums } from '../patterns/steady/figures';
 import type { LampSorts } from '../patterns/steady/parts';
+import { readingsOf, type StandingReading } from './asItStands';
 import { cautionsFor, type Caution } from './cautions';
-import { DEFAULT_BUILD, type Build, type PatternChoice } from './choice';
-import { goalsOf, type Goal } from './goals';
+import { DEFAULT_BUILD, type Build } from './choice';
+import { goalsOf, servesAs } from './goals';
 import { planFor } from './planFor';
+import { asChecked } from './lastGate';
 import type { SheetRequest } from './request';
 
 /** One lesson, worked out: every stage hangs on the same circuit. */
@@ -33,8 +36,6 @@ export interface Sheet {
   readonly supply: SupplyChoice;
   /** The sort of each LED. */
   readonly sorts: LampSorts;
-  /** The working of one lamp, line by line; only the one-lamp lesson has it. */
-  readonly sums?: SingleSums;
   readonly steady: SteadySums;
   /** The aim as conditions, checked on the solved circuit. */
   readonly goals: readonly Goal[];
@@ -46,12 +47,16 @@ export interface Sheet {
   /** Whether the plan was arranged by hand and still makes the circuit that is wanted. */
   readonly planKept: boolean;
   readonly built: AsBuilt;
+  /** What a meter reads on the plan as it is. */
+  readonly readings: readonly StandingReading[];
   readonly steps: readonly Step[];
   readonly minutes: number;
   /** The whole lesson: talk, building, checking, clearing up. */
   readonly time: LessonTime;
   readonly soldering: { readonly joints: number; readonly solder: number };
   readonly checkpoints: readonly Checkpoint[];
+  /** What is pressed and turned while the build is tested. */
+  readonly held: Held;
   readonly expected: Expectation;
   readonly kit: Kit;
   /** What could stand in for parts that the store is short of. */
@@ -70,11 +75,11 @@ const SMALL_CIRCUIT = 12;
  */
 export function makeSheet(request: SheetRequest): Outcome<Sheet> {
   const { choice, style } = request;
-  const worked = workOut(request);
-  if (!worked.ok) return worked;
-  const { design, steady, sums } = worked.value;
-  const { circuit, checkpoints, findings, supply, sorts } = design;
+  const design = workOut(request);
+  if (!design.ok) return design;
+  const { circuit, checkpoints, findings, supply, sorts, held, sums: steady } = design.value;
   const build = choice.build ?? DEFAULT_BUILD;
+  const pattern = patternOf(choice.pattern);
   const planned = planFor(circuit, sorts, request, build);
   if (!planned.ok) return planned;
   const { plan, built } = planned.value;
@@ -83,9 +88,22 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
   const expected = expectedReadings(circuit, checkpoints, request.meter, draws);
   if (!expected.ok) return expected;
   const { ageGroup: age, extras = [] } = request;
-  const steps = buildSteps(plan, circuit, built, { age, batch: batchOf(choice), walk: steady.walk, extras });
+  const batch = pattern.batch?.(choice.params) ?? 1;
+  const wishes = { age, batch, walk: steady.walk, extras, held };
+  const steps = asChecked(buildSteps(plan, circuit, built, wishes), expected.value);
   const minutes = totalMinutes(steps);
   const { students, stock } = request;
+  const cautions = cautionsFor({
+    supply,
+    lamps: steady.design.lamps,
+    hottestWatts: steady.hottest.hottest?.watts ?? 0,
+    // Drawers hold ¼ W parts; the sums say when a larger one is wanted.
+    rating: 0.25,
+    ratingShare: style.ratingShare,
+    standsInFor: pattern.standsInFor,
+    build: buildType(boardOf(plan)),
+    resistors: circuit.parts.filter((part) => isKind(part, 'resistor')).length,
+  });
   const kit = kitFor({
     circuit,
     plan,
@@ -96,6 +114,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
       .slice(1)
       .map(({ ohms }) => ohms),
     extras,
+    checkpoints,
     students,
     spareRisk: style.spareRisk,
     stock,
@@ -106,72 +125,35 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
     circuit,
     supply,
     sorts,
-    ...(sums ? { sums } : {}),
     steady,
     goals: goalsOf(choice.pattern, steady, built.asWanted),
     ...planned.value,
+    readings: readingsOf(built, checkpoints, request.meter),
     steps,
     minutes,
     time: lessonTime(minutes, checkpoints.length, age),
     soldering: soldering(plan),
     checkpoints,
+    held,
     expected: expected.value,
     kit,
-    substitutes: substitutesFor(kit, circuit, stock, request.shelf.lamps),
-    cautions: cautionsFor({
-      supply,
-      lamps: steady.design.lamps,
-      hottestWatts: steady.hottest.hottest?.watts ?? 0,
-      // Drawers hold ¼ W parts; the sums say when a larger one is wanted.
-      rating: 0.25,
-      ratingShare: style.ratingShare,
-      pattern: choice.pattern,
-      build: buildType(boardOf(plan)),
-      resistors: circuit.parts.filter((part) => isKind(part, 'resistor')).length,
-    }),
+    substitutes: substitutesFor(kit, circuit, stock, request.shelf.lamps, (fitted, lamps) =>
+      servesAs(choice.pattern, fitted, supply, lamps),
+    ),
+    cautions,
     findings,
   });
-}
-
-interface Worked {
-  readonly design: Design<SingleSums | SteadySums>;
-  readonly steady: SteadySums;
-  readonly sums?: SingleSums;
 }
 
 /** The circuit and its figures alone, without plan, draws and kit. */
 export function workOut(
   request: Pick<SheetRequest, 'choice' | 'style' | 'shelf' | 'stock'>,
   brief = false,
-): Outcome<Worked> {
+): Outcome<Design> {
   const { choice, style, shelf, stock } = request;
   const cents = Object.fromEntries(
     stock.map(({ spec, packCents, packSize }) => [stockKey(spec), packCents / packSize]),
   );
   const means: Means = { shelf, style, cents, brief };
-  if (choice.pattern !== 'single') {
-    const design = designOf(choice, means);
-    return design.ok ? accepted({ design: design.value, steady: design.value.sums }) : design;
-  }
-  const design = PATTERNS.single.design(choice.params, means);
-  if (!design.ok) return design;
-  const { circuit, supply, sorts, sums } = design.value;
-  const steady = steadySums({ circuit, supply, sorts, strings: [], ratingShare: style.ratingShare });
-  return steady.ok ? accepted({ design: design.value, steady: steady.value, sums }) : steady;
-}
-
-function designOf(
-  choice: Exclude<PatternChoice, { pattern: 'single' }>,
-  means: Means,
-): Outcome<Design<SteadySums>> {
-  // Each choice carries the parameters of its own pattern; TypeScript cannot see that through the union.
-  const pattern = PATTERNS[choice.pattern] as {
-    design(params: unknown, means: Means): Outcome<Design<SteadySums>>;
-  };
-  return pattern.design(choice.params, means);
-}
-
-/** Lamps soldered before a test: what the panel says, all others one string at a time. */
-function batchOf(choice: PatternChoice): number {
-  return choice.pattern === 'panel' ? choice.params.batch : choice.pattern === 'lamp-cover' ? 6 : 1;
+  return patternOf(choice.pattern).design(choice.params, means);
 }

@@ -1,14 +1,16 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Remote } from 'comlink';
 import { coreWorker, stopWorker, type WorkerName } from '@/workers/client';
 import type { CoreApi } from '@/workers/coreApi';
 import { LatestOnly } from '@/workers/latestOnly';
 
-export interface Asked<Reply> {
+export interface Asked<Reply, Question> {
   /** The newest reply; it stays while the next one is worked out. */
   readonly reply: Reply | undefined;
+  /** What that reply answers: beside it, only this is to be shown. */
+  readonly of: Question | undefined;
   readonly waiting: boolean;
   readonly failure: string;
   /** Share that is done, where the worker tells it. */
@@ -27,7 +29,7 @@ export function useAsked<Question, Reply>(
   name: WorkerName,
   question: Question,
   ask: (core: Remote<CoreApi>, question: Question, onProgress: (share: number) => void) => Promise<Reply>,
-): Asked<Reply> {
+): Asked<Reply, Question> {
   const key = JSON.stringify(question);
   const [state, setState] = useState<State<Reply>>({ reply: undefined, key: '', failure: '', stopped: '' });
   const [share, setShare] = useState(0);
@@ -53,7 +55,8 @@ export function useAsked<Question, Reply>(
     setState((before) => ({ ...before, stopped: key }));
   };
   const waiting = state.key !== key && state.stopped !== key;
-  return { reply: state.reply, waiting, failure: state.failure, share, stop };
+  const of = useMemo(() => (state.key ? (JSON.parse(state.key) as Question) : undefined), [state.key]);
+  return { reply: state.reply, of, waiting, failure: state.failure, share, stop };
 }
 
 interface State<Reply> {

@@ -1,7 +1,7 @@
 import Button from 'react-bootstrap/Button';
-import { formatPercent, formatQuantity, type Expected, type JudgedBench } from '@/core';
+import { formatPercent, formatQuantity, type Expected, type JudgedBench, type JudgedPoint } from '@/core';
 import { likeliestWords, nextWords } from '@/messages/causes';
-import { checkpointName } from '@/messages/names';
+import { pointName } from '@/messages/points';
 import type { Reading } from '@/server/repositories/readings';
 import { StatusMark, STATUS_WORDS } from '@/ui/StatusMark';
 import type { Bench, Refused } from './bench';
@@ -11,6 +11,8 @@ interface Props {
   readonly row: number;
   readonly student: Bench;
   readonly points: readonly Expected[];
+  /** The same checkpoints, as causes and next measurements name them. */
+  readonly judgedPoints: readonly JudgedPoint[];
   readonly predicted: string;
   readonly readings: readonly Reading[];
   readonly judged: JudgedBench | undefined;
@@ -24,6 +26,10 @@ interface Props {
 export function BenchRow(props: Props) {
   const { row, student, points, predicted, readings, judged, refused } = props;
   const state = judged?.state ?? 'none';
+  const nameOf = (id: string) => {
+    const band = points.find((p) => p.id === id);
+    return band ? pointName(band.point) : 'predicted';
+  };
   const open = [predicted, ...points.map((p) => p.id)].flatMap((point) => {
     const problem = refused[`${student.id} ${point}`];
     return problem ? [{ point, problem }] : [];
@@ -31,7 +37,7 @@ export function BenchRow(props: Props) {
   const cell = (point: string, column: number, band: Expected | undefined) => (
     <ReadingCell
       key={point}
-      label={`Bench ${student.bench} ${student.nickname}, ${point === predicted ? 'predicted' : checkpointName(point)}`}
+      label={`Bench ${student.bench} ${student.nickname}, ${nameOf(point)}`}
       row={row}
       column={column}
       band={band}
@@ -55,14 +61,16 @@ export function BenchRow(props: Props) {
         {cell(predicted, 0, undefined)}
         {points.map((point, i) => cell(point.id, i + 1, point))}
         <td className="cause" role="status">
-          {judged?.diagnosis && <CauseWords judged={judged} points={points} />}
+          {judged?.diagnosis && (
+            <CauseWords judged={judged} points={points} judgedPoints={props.judgedPoints} />
+          )}
         </td>
       </tr>
       {open.map(({ point, problem }) => (
         <tr key={point} className="refused-row">
           <td colSpan={points.length + 4} role="alert">
             <strong>
-              Bench {student.bench}, {point === predicted ? 'predicted' : checkpointName(point)}:
+              Bench {student.bench}, {nameOf(point)}:
             </strong>{' '}
             {problem.message}{' '}
             {problem.perhaps && (
@@ -93,19 +101,27 @@ export function BenchRow(props: Props) {
   );
 }
 
-function CauseWords({ judged, points }: { judged: JudgedBench; points: readonly Expected[] }) {
+interface CauseProps {
+  readonly judged: JudgedBench;
+  readonly points: readonly Expected[];
+  readonly judgedPoints: readonly JudgedPoint[];
+}
+
+function CauseWords({ judged, points, judgedPoints }: CauseProps) {
   const { diagnosis, state } = judged;
   const first = diagnosis?.groups[0];
   if (!diagnosis || !first) return null;
-  if (state === 'close') return <CloseCall judged={judged} points={points} />;
-  const next = nextWords(diagnosis);
+  // A right bench is told of only where its pack or knob stands elsewhere.
+  if (state === 'right') return <span className="soft">{likeliestWords(diagnosis, judgedPoints)}</span>;
+  if (state === 'close') return <CloseCall {...{ judged, points, judgedPoints }} />;
+  const next = nextWords(diagnosis, judgedPoints);
   const second = diagnosis.groups[1];
   return (
     <>
-      <strong>{likeliestWords(diagnosis)}</strong>
+      <strong>{likeliestWords(diagnosis, judgedPoints)}</strong>
       <div className="small-print">
         {beliefWords(first.probability)}
-        {second && `, else ${likeliestWords({ ...diagnosis, groups: [second] }).toLowerCase()}`}
+        {second && `, else ${likeliestWords({ groups: [second] }, judgedPoints)}`}
         {next && <> · {next}</>}
       </div>
     </>
@@ -118,22 +134,22 @@ function beliefWords(probability: number): string {
 }
 
 /** Which reading is at the edge, by how much the meter itself may be off, and what would settle it. */
-function CloseCall({ judged, points }: { judged: JudgedBench; points: readonly Expected[] }) {
-  const edge = points.flatMap(({ id, unit }) => {
+function CloseCall({ judged, points, judgedPoints }: CauseProps) {
+  const edge = points.flatMap(({ id, point, unit }) => {
     const verdict = judged.verdicts[id];
-    return verdict?.verdict === 'close' ? [{ id, unit, verdict }] : [];
+    return verdict?.verdict === 'close' ? [{ point, unit, verdict }] : [];
   })[0];
   const settle =
     edge?.verdict.settle === 'finer-range'
       ? 'a finer range would settle it'
-      : ((judged.diagnosis && nextWords(judged.diagnosis)) ??
+      : ((judged.diagnosis && nextWords(judged.diagnosis, judgedPoints)) ??
         'measure another checkpoint, or try a fresh pack');
   return (
     <>
       <strong>Close call</strong>
       <div className="small-print">
         {edge &&
-          `${checkpointName(edge.id)}: the meter may be off by ${formatQuantity(edge.verdict.uncertainty, edge.unit, 2)}; `}
+          `${pointName(edge.point)}: the meter may be off by ${formatQuantity(edge.verdict.uncertainty, edge.unit, 2)}; `}
         {settle}
       </div>
     </>

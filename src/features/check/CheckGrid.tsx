@@ -15,7 +15,7 @@ import {
 } from '@/core';
 import { renewSession } from '@/features/sheet/actions';
 import { sentences } from '@/messages/findings';
-import { checkpointName } from '@/messages/names';
+import { pointName } from '@/messages/points';
 import type { Reading } from '@/server/repositories/readings';
 import { Note } from '@/ui/Note';
 import { StatusMark, STATUS_WORDS, type Status } from '@/ui/StatusMark';
@@ -43,7 +43,7 @@ export function CheckGrid(props: CheckGridProps) {
   const [taken, setTaken] = useState(props.readings);
   const [refused, setRefused] = useState<Readonly<Record<string, Refused>>>({});
   const [again, setAgain] = useState<'retest' | 'correction'>('retest');
-  const [column, setColumn] = useState(points.findIndex((p) => p.id === 'resistor'));
+  const [column, setColumn] = useState(points.findIndex(({ point }) => point.kind === 'resistor'));
   const [helper, setHelper] = useHelperName();
   const outbox = useOutbox(sessionId, (reading, entryKey) =>
     setTaken((before) =>
@@ -149,6 +149,7 @@ export function CheckGrid(props: CheckGridProps) {
                 row={i}
                 student={student}
                 points={points}
+                judgedPoints={expectation.dictionary.points}
                 predicted={predicted}
                 readings={all.filter((r) => r.studentId === student.id)}
                 judged={judged[i]}
@@ -186,7 +187,7 @@ function ColumnHead({ point }: { point: Expected }) {
   const scale = point.unit === 'A' ? 1e-3 : 1;
   return (
     <th scope="col">
-      {checkpointName(point.id)}
+      {pointName(point.point)}
       <br />
       {formatPlain(point.low, scale)} – {formatPlain(point.high, scale)} {point.unit === 'A' ? 'mA' : 'V'}
     </th>

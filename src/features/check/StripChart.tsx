@@ -7,7 +7,8 @@ import {
   type Expected,
   type VerdictName,
 } from '@/core';
-import { capital, checkpointName } from '@/messages/names';
+import { capital } from '@/messages/grammar';
+import { pointName } from '@/messages/points';
 
 interface Props {
   readonly point: Expected;
@@ -46,7 +47,7 @@ export function StripChart({ point, readings }: Props) {
         ))}
       </svg>
       <p>
-        <strong>{capital(checkpointName(point.id))}.</strong>{' '}
+        <strong>{capital(pointName(point.point))}.</strong>{' '}
         {measured === 0 ? 'No bench yet' : `${measured} ${measured === 1 ? 'bench' : 'benches'}`} against{' '}
         {q(low)} to {q(high)}.
         {offset !== undefined && right > 1 && Math.abs(offset) >= 0.005 && (

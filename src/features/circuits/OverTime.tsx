@@ -42,7 +42,7 @@ export function OverTime({ circuit, seconds: first }: { circuit: Circuit; second
   const [seconds, setSeconds] = useState(first);
   const [settle, setSettle] = useState(0);
   const [problem, setProblem] = useState('');
-  const { reply, waiting, failure, share, stop } = useAsked('waves', { circuit, seconds, settle }, ask);
+  const { reply, of, waiting, failure, share, stop } = useAsked('waves', { circuit, seconds, settle }, ask);
   const run = reply?.ok ? reply.value : undefined;
   return (
     <section className="ruled" aria-label="Over time" aria-busy={waiting}>
@@ -81,7 +81,7 @@ export function OverTime({ circuit, seconds: first }: { circuit: Circuit; second
       )}
       {failure && <Note kind="refusal">{failure}</Note>}
       {reply && !reply.ok && <Note kind="refusal">{reply.findings.map(screenSentence).join(' ')}</Note>}
-      {run && <Waves circuit={circuit} run={run} />}
+      {run && of && <Waves circuit={of.circuit} run={run} />}
     </section>
   );
 }

@@ -17,7 +17,7 @@ export function PatternSign({ pattern }: { pattern: PatternId }) {
   const params: unknown = PATTERNS[pattern].defaults(DEFAULT_STYLE);
   const choice = choiceSchema.parse({ pattern, params });
   const worked = workOut({ choice, style: DEFAULT_STYLE, shelf: BARE_SHELF, stock: [] }, true);
-  const diagram = worked.ok ? diagramOf(worked.value.design.circuit) : undefined;
+  const diagram = worked.ok ? diagramOf(worked.value.circuit) : undefined;
   if (!diagram) return null;
   const toX = (x: number) => x * ACROSS + 26;
   const toY = (y: number) => y * DOWN + 6;

@@ -8,8 +8,7 @@ import {
   lampDiffers,
   lessonWords,
   parseLesson,
-  PATTERNS,
-  type BoardChoice,
+  patternOf,
   type HouseStyle,
   type PatternChoice,
   type PatternId,
@@ -54,13 +53,6 @@ export async function importLesson(text: string): Promise<Answer<{ id: number; n
 
 /** A pattern with the house style's wishes, on the board that suits it. */
 function choiceOf(pattern: PatternId, style: HouseStyle): PatternChoice {
-  const params: unknown = PATTERNS[pattern].defaults(style);
-  const board = USUAL_BOARDS[pattern] ?? 'half';
-  return choiceSchema.parse({ pattern, params, build: { ...DEFAULT_BUILD, board } });
+  const { defaults, board } = patternOf(pattern);
+  return choiceSchema.parse({ pattern, params: defaults(style), build: { ...DEFAULT_BUILD, board } });
 }
-
-const USUAL_BOARDS: Readonly<Partial<Record<PatternId, BoardChoice>>> = {
-  'coin-light': 'card',
-  panel: 'strip',
-  'lamp-cover': 'strip',
-};

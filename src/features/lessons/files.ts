@@ -19,7 +19,7 @@ export async function lessonJson(id: number): Promise<TextFile> {
   const content = contentOf(await lesson(id));
   const [{ figures }, around] = await Promise.all([lamps(), sheetSurroundings()]);
   const worked = workOut({ ...around, choice: content.choice });
-  const sorts = worked.ok ? [...new Set(Object.values(worked.value.design.sorts))] : [];
+  const sorts = worked.ok ? [...new Set(Object.values(worked.value.sorts))] : [];
   const file: LessonFile = {
     format: LESSON_FORMAT,
     ...content,

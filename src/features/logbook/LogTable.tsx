@@ -11,7 +11,6 @@ import {
 import { useMemo, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { formatEntered, formatQuantity } from '@/core';
-import { checkpointName } from '@/messages/names';
 import type { LogRow } from '@/server/logbook';
 import { clockTime, dayName } from '@/ui/dates';
 import { SortHead } from '@/ui/SortHead';
@@ -24,7 +23,7 @@ const columns = helper.columns([
   helper.accessor('lesson', { header: 'lesson' }),
   helper.accessor('group', { header: 'group' }),
   helper.accessor('bench', { header: 'bench' }),
-  helper.accessor('point', { header: 'checkpoint' }),
+  helper.accessor('where', { header: 'checkpoint' }),
   helper.accessor('value', { header: 'reading' }),
   helper.accessor('verdict', { header: 'verdict' }),
 ]);
@@ -132,7 +131,7 @@ function LogLine({ row }: { row: LogRow }) {
       <td>
         {row.bench} {row.nickname}
       </td>
-      <td>{row.point === 'predicted' ? 'predicted' : checkpointName(row.point)}</td>
+      <td>{row.where}</td>
       <td className="amount">
         {formatQuantity(row.value, row.unit)}{' '}
         {row.uncertainty !== null && (

@@ -1,7 +1,8 @@
 import type { KeyboardEvent, Ref } from 'react';
 import type { Circuit, LampSorts, Placement, Plan, SupplyChoice } from '@/core';
 import { holeName } from '@/messages/holes';
-import { capital, legName, partName } from '@/messages/names';
+import { capital } from '@/messages/grammar';
+import { kindIn, legName, thingName } from '@/messages/names';
 import { BoardGround } from './BoardGround';
 import { at, atHole, extentOf, UNIT, viewOf, type View } from './geometry';
 import { DRAWN } from './palette';
@@ -15,7 +16,7 @@ export interface BoardDrawingProps {
   readonly supply: SupplyChoice;
   readonly title: string;
   /** Held upright, or turned a quarter so that row 1 lies at the left. */
-  readonly held?: 'upright' | 'flat';
+  readonly orientation?: 'upright' | 'flat';
   /** All rows of the board, or only as many as are used. */
   readonly whole?: boolean;
   /** Parts drawn in full; the others are ghosted. Left out, all are. */
@@ -31,7 +32,7 @@ export interface BoardDrawingProps {
 /** The plan on its board. With `onPick` every part can be reached, picked up and moved. */
 export function BoardDrawing(props: BoardDrawingProps) {
   const { plan, whole = false, title, svgRef, ringed, placed } = props;
-  const view = viewOf(plan, props.held ?? 'upright');
+  const view = viewOf(plan, props.orientation ?? 'upright');
   const extent = extentOf(plan, whole);
   const corners = [
     at({ x: extent.left, y: extent.top }, view),
@@ -80,7 +81,7 @@ function Placed(props: PlacedProps) {
       tabIndex={0}
       role="button"
       aria-pressed={isPicked}
-      aria-label={describe(placement)}
+      aria-label={describe(placement, plan, circuit)}
       opacity={ghost ? 0.22 : 1}
       onFocus={() => onPick(placement.part)}
       onKeyDown={(event) => onKey?.(placement.part, event)}
@@ -107,11 +108,12 @@ function Placed(props: PlacedProps) {
   );
 }
 
-function describe(placement: Placement): string {
+function describe(placement: Placement, plan: Plan, circuit: Circuit): string {
+  const kind = kindIn(circuit, placement.part, plan);
   const legs = Object.entries(placement.legs)
-    .map(([pin, hole]) => `${legName(placement.part, pin)} in ${holeName(hole)}`)
+    .map(([pin, hole]) => `${legName(kind, pin)} in ${holeName(hole)}`)
     .join(', ');
-  return `${capital(partName(placement.part))}: ${legs}`;
+  return `${capital(thingName(kind, placement.part))}: ${legs}`;
 }
 
 interface At {

@@ -1,6 +1,6 @@
 import {
   boardOf,
-  bodiesOf,
+  thingsOf,
   extraPart,
   formatOhms,
   formatQuantity,
@@ -31,7 +31,7 @@ const LABELLED_MOST = 26;
 
 /** One part or jumper as it sits in its holes. */
 export function PlacedDrawing({ plan, placement, circuit, sorts, view }: Props) {
-  const body = bodiesOf(circuit).find(({ id }) => id === placement.part);
+  const body = thingsOf(circuit).find(({ id }) => id === placement.part);
   const ends = Object.values(placement.legs).map((hole) => atHole(plan, hole, view));
   const stand = placement.standIn;
   const name = placement.part;

@@ -33,7 +33,7 @@ describe('the copper side', () => {
   it.each(['upright', 'flat'] as const)('is the mirror image of the other side, held %s', (held) => {
     const places = joints(behind(strip, held));
     const [, width] = /viewBox="0 0 ([\d.]+)/u.exec(behind(strip, held))!;
-    const front = renderToStaticMarkup(<BoardDrawing {...strip} title="front" held={held} />);
+    const front = renderToStaticMarkup(<BoardDrawing {...strip} title="front" orientation={held} />);
     expect(front).toContain(`viewBox="0 0 ${width} `);
     const [hole, place] = [...places][0]!;
     for (const [other, there] of places) {

@@ -64,7 +64,7 @@ export function PrintedCard({
             circuit={sheet.circuit}
             sorts={sheet.sorts}
             supply={sheet.supply}
-            held={sheet.build.held}
+            orientation={sheet.build.held}
             title={`Plan of ${title}`}
           />
           {far && (

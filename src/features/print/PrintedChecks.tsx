@@ -1,6 +1,6 @@
 import { formatPlain, formatQuantity, type Sheet } from '@/core';
 import { lessonLine } from '@/messages/lessonLine';
-import { checkpointName, probeWords } from '@/messages/names';
+import { pointName, probeWords } from '@/messages/points';
 import { PrintButton } from './PrintButton';
 import './print.css';
 
@@ -34,7 +34,7 @@ export function PrintedChecks({ title, sheet, group, students }: Props) {
             <th scope="col">bench</th>
             {points.map((point) => (
               <th key={point.id} scope="col">
-                <strong>{checkpointName(point.id)}</strong>, {point.unit === 'A' ? 'mA' : 'V'}
+                <strong>{pointName(point.point)}</strong>, {point.unit === 'A' ? 'mA' : 'V'}
                 <br />
                 {formatPlain(point.low, point.unit === 'A' ? 1e-3 : 1)} –{' '}
                 {formatPlain(point.high, point.unit === 'A' ? 1e-3 : 1)}
@@ -60,7 +60,7 @@ export function PrintedChecks({ title, sheet, group, students }: Props) {
       <ul className="small-print">
         {points.map((point) => (
           <li key={point.id}>
-            {checkpointName(point.id)}: {probeWords(point.id)}. Typical{' '}
+            {pointName(point.point)}: {probeWords(point.point)}. Typical{' '}
             {formatQuantity(point.typical, point.unit)}
             {point.burden !== undefined &&
               `, the meter’s own ${formatQuantity(point.burden, 'Ω', 2)} counted in`}

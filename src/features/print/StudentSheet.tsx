@@ -6,11 +6,12 @@ import { CircuitDiagram } from '@/features/plan/CircuitDiagram';
 import { ResistorDrawing } from '@/features/plan/ResistorDrawing';
 import { StringWork } from '@/features/sheet/sums/StringWork';
 import { SumBlockTable } from '@/features/sheet/sums/SumBlockTable';
-import { WorkingTable } from '@/features/sheet/sums/SingleSums';
+import { WorkingTable } from '@/features/sheet/sums/LoopWork';
 import { CAUTION_WORDS } from '@/messages/cautions';
 import { glossaryFor, type OwnWords } from '@/messages/glossary';
 import { LEVEL_WORDS, seen, sumsAt } from '@/messages/levels';
-import { checkpointName, probeWords, stockName } from '@/messages/names';
+import { stockName } from '@/messages/names';
+import { pointName, probeWords } from '@/messages/points';
 import { inShort } from '@/messages/sheetText';
 import { talkFor } from '@/messages/talk';
 import { Heads } from '@/ui/Heads';
@@ -62,7 +63,7 @@ export function StudentSheet({ words, sheet, style, own }: Props) {
           <Sum sheet={sheet} style={style} level={level} />
         </div>
         <div>
-          <BoardDrawing {...sheet} held={sheet.build.held} title={`Plan of ${title}`} />
+          <BoardDrawing {...sheet} orientation={sheet.build.held} title={`Plan of ${title}`} />
           {level === 'full working' && (
             <CircuitDiagram circuit={sheet.circuit} sorts={sheet.sorts} resistors={style.symbol} />
           )}
@@ -121,8 +122,8 @@ function Sum({ sheet, style, level }: { sheet: Sheet; style: HouseStyle; level: 
   if (level !== 'full working') {
     return sumsAt(level, sheet).map((block) => <SumBlockTable key={block.title} block={block} />);
   }
-  return sheet.sums ? (
-    <WorkingTable sums={sheet.sums} style={style} />
+  return sheet.steady.loop ? (
+    <WorkingTable steady={sheet.steady} loop={sheet.steady.loop} style={style} />
   ) : (
     <StringWork steady={sheet.steady} style={style} />
   );
@@ -136,10 +137,10 @@ function Readings({ sheet }: { sheet: Sheet }) {
       <table className="table">
         <Heads columns={[['where'], ['I think'], ['I read']]} />
         <tbody>
-          {sheet.expected.points.map(({ id }) => (
+          {sheet.expected.points.map(({ id, point }) => (
             <tr key={id} className="write-row">
               <th scope="row">
-                {checkpointName(id)} <span className="small-print">{probeWords(id)}</span>
+                {pointName(point)} <span className="small-print">{probeWords(point)}</span>
               </th>
               <td />
               <td />
@@ -154,8 +155,8 @@ function Readings({ sheet }: { sheet: Sheet }) {
 /** What comes out, at the foot of the sheet: folded back until one's own figures are written. */
 function FoldedBack({ sheet, level }: { sheet: Sheet; level: Level }) {
   const { lines } = seen(sheet, level);
-  const readings = sheet.expected.points.map(({ id, unit, low, high }) => ({
-    name: checkpointName(id),
+  const readings = sheet.expected.points.map(({ point, unit, low, high }) => ({
+    name: pointName(point),
     work: 'right builds read',
     figure: `${formatQuantity(low, unit)} – ${formatQuantity(high, unit)}`,
   }));

@@ -1,15 +1,19 @@
 'use client';
 
 import { useSearchParams } from 'next/navigation';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import type { Outcome, Plan, Sheet, SheetRequest } from '@/core';
+import { useUndoKeys } from '@/features/hooks/useUndoKeys';
 import { sentence } from '@/messages/findings';
+import { lessonLine } from '@/messages/lessonLine';
+import { namesIn } from '@/messages/names';
 import type { OwnWords } from '@/messages/glossary';
 import type { SheetSurroundings } from '@/server/lessonSheet';
 import type { Battery } from '@/server/repositories/batteries';
 import type { LessonContent } from '@/server/repositories/lessons';
 import { Note } from '@/ui/Note';
-import { BoardPanel } from './BoardPanel';
+import { BoardPanel } from './board/BoardPanel';
+import { PlanBoard, StepsBoard } from './board/BoardStage';
 import type { CourseLesson, GivenSession, GroupChoice } from './given';
 import { Marking } from './Changed';
 import { Batteries } from './wish/batteries';
@@ -17,8 +21,10 @@ import { WishBar } from './WishBar';
 import { SheetHead } from './SheetHead';
 import { StageMargin, STAGES, type Stage } from './StageMargin';
 import { StageView } from './StageView';
+import { OneStep } from './steps/OneStep';
 import { useLessonDraft } from './useLessonDraft';
 import { useSheet } from './useSheet';
+import { useSteps } from './steps/useSteps';
 import { useTrial } from './useTrial';
 import './sheet.css';
 
@@ -40,6 +46,9 @@ export interface LessonSheetProps {
   readonly today: string;
 }
 
+/** Stages at which the board is the heart of the sheet, with their lists beside it. */
+const BOARD_STAGES: ReadonlySet<Stage> = new Set(['plan', 'steps']);
+
 /** One lesson is one sheet: always solved, every figure hanging on the same circuit. */
 export function LessonSheet(props: LessonSheetProps) {
   const { surroundings } = props;
@@ -47,24 +56,51 @@ export function LessonSheet(props: LessonSheetProps) {
   const { content } = draft;
   const request = useRequest(content, surroundings);
   const { sheet, refusals, failure } = useSheet(props.first, request, props.restDraws);
-  const trial = useTrial(sheet, (plan: Plan) => draft.change({ ...content, plan }));
+  const trial = useTrial(sheet, surroundings.meter, {
+    kept: content.plan,
+    trial: draft.trial,
+    onKeep: (plan: Plan) => draft.change({ ...content, plan }),
+    onTry: draft.tryOut,
+  });
   const [picked, setPicked] = useState<string | undefined>();
   const [marking, setMarking] = useState(false);
   const [stage, setStage] = useStage();
+  const steps = useSteps(sheet);
   useUndoKeys(draft.undo, draft.redo);
 
   const setChoice = (choice: LessonContent['choice']) => {
     setMarking(true);
-    trial.putBack();
     draft.change({ ...content, choice });
   };
-  const layOut = () => {
-    trial.putBack();
-    draft.change({ ...content, plan: null });
-  };
+  const wish = (
+    <div onBlur={() => setMarking(false)}>
+      <Batteries value={props.batteries}>
+        <WishBar choice={content.choice} style={surroundings.style} onChange={setChoice} />
+      </Batteries>
+    </div>
+  );
+  const view = (
+    <div className={refusals.length ? 'stage-view stale' : 'stage-view'}>
+      <StageView
+        {...{ stage, sheet, content, trial, surroundings, request, steps }}
+        lessonId={props.id}
+        course={props.course}
+        words={props.words}
+        groups={props.groups}
+        sessions={props.sessions}
+        today={props.today}
+        onContent={draft.change}
+        onPick={setPicked}
+        onLayOut={() => draft.change({ ...content, plan: null })}
+        onChoice={setChoice}
+      />
+    </div>
+  );
+  const board = { sheet: sheet!, trial, picked, onPick: setPicked };
+  const large = sheet !== undefined && BOARD_STAGES.has(stage);
   return (
     <Marking value={marking}>
-      <div className="lesson">
+      <div className={large ? 'lesson large' : 'lesson'}>
         <StageMargin
           stage={stage}
           sheet={sheet}
@@ -74,52 +110,69 @@ export function LessonSheet(props: LessonSheetProps) {
         />
         <div className="lesson-main">
           <SheetHead draft={draft} id={props.id} place={props.place} archived={props.archived} />
-          <div onBlur={() => setMarking(false)}>
-            <Batteries value={props.batteries}>
-              <WishBar choice={content.choice} style={surroundings.style} onChange={setChoice} />
-            </Batteries>
-          </div>
-          {failure && (
-            <Note kind="refusal" live>
-              {failure}
-            </Note>
+          {large ? <FoldedWish line={lessonLine(sheet)}>{wish}</FoldedWish> : wish}
+          <SheetNotes {...{ sheet, refusals, failure }} />
+          {!large && view}
+          {large && stage === 'plan' && (
+            <PlanBoard {...board} style={surroundings.style} title={content.title} />
           )}
-          {refusals.map((finding, i) => (
-            <Note key={`${finding.code} ${i}`} kind="refusal" live>
-              {sentence(finding)}
-            </Note>
-          ))}
-          {refusals.length > 0 && sheet && (
-            <p className="small-print">The figures below are the last ones that worked.</p>
-          )}
-          {sheet?.findings.map((finding, i) =>
-            finding.severity === 'note' ? (
-              <p key={`${finding.code} ${i}`} className="small-print">
-                {sentence(finding)}
-              </p>
-            ) : (
-              <Note key={`${finding.code} ${i}`}>{sentence(finding)}</Note>
-            ),
-          )}
-          <div className={refusals.length ? 'stage-view stale' : 'stage-view'}>
-            <StageView
-              {...{ stage, sheet, content, trial, surroundings, request }}
-              lessonId={props.id}
-              course={props.course}
-              words={props.words}
-              groups={props.groups}
-              sessions={props.sessions}
-              today={props.today}
-              onContent={draft.change}
-              onPick={setPicked}
-              onLayOut={layOut}
-              onChoice={setChoice}
-            />
-          </div>
+          {large && stage === 'steps' && <StepsBoard sheet={sheet} at={steps.at} onAt={steps.go} />}
         </div>
-        {sheet && <BoardPanel sheet={sheet} trial={trial} picked={picked} onPick={setPicked} />}
+        {large && <aside className="board-panel list-panel">{view}</aside>}
+        {!large && sheet && <BoardPanel {...board} />}
       </div>
+      {sheet && steps.single && (
+        <OneStep
+          sheet={sheet}
+          title={content.title}
+          at={steps.at}
+          onAt={steps.go}
+          onClose={() => steps.show(false)}
+        />
+      )}
     </Marking>
+  );
+}
+
+/** The wish in one line, for when the board wants the room; it unfolds to be changed. */
+function FoldedWish({ line, children }: { line: string; children: ReactNode }) {
+  return (
+    <details className="folded-wish">
+      <summary>
+        {line} · <span className="as-link">change the wish</span>
+      </summary>
+      {children}
+    </details>
+  );
+}
+
+/** Why the wish cannot be met, and what is to be said of the one that stands. */
+function SheetNotes({ sheet, refusals, failure }: ReturnType<typeof useSheet>) {
+  return (
+    <>
+      {failure && (
+        <Note kind="refusal" live>
+          {failure}
+        </Note>
+      )}
+      {refusals.map((finding, i) => (
+        <Note key={`${finding.code} ${i}`} kind="refusal" live>
+          {sentence(finding)}
+        </Note>
+      ))}
+      {refusals.length > 0 && sheet && (
+        <p className="small-print">The figures below are the last ones that worked.</p>
+      )}
+      {sheet?.findings.map((finding, i) =>
+        finding.severity === 'note' ? (
+          <p key={`${finding.code} ${i}`} className="small-print">
+            {sentence(finding, namesIn(sheet.circuit))}
+          </p>
+        ) : (
+          <Note key={`${finding.code} ${i}`}>{sentence(finding, namesIn(sheet.circuit))}</Note>
+        ),
+      )}
+    </>
   );
 }
 
@@ -136,21 +189,4 @@ function useStage(): [Stage, (stage: Stage) => void] {
   const asked = useSearchParams().get('stage');
   const stage = STAGES.find((name) => name === asked) ?? 'sums';
   return [stage, (next) => window.history.pushState(null, '', `?stage=${next}`)];
-}
-
-/** Ctrl+Z and Ctrl+Y outside text fields, which have their own. */
-function useUndoKeys(undo: (() => void) | undefined, redo: (() => void) | undefined): void {
-  useEffect(() => {
-    const key = (event: KeyboardEvent) => {
-      const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
-      if (typing || !(event.ctrlKey || event.metaKey)) return;
-      const again = event.key === 'y' || (event.key === 'Z' && event.shiftKey);
-      const action = event.key === 'z' ? undo : again ? redo : undefined;
-      if (!action) return;
-      event.preventDefault();
-      action();
-    };
-    window.addEventListener('keydown', key);
-    return () => window.removeEventListener('keydown', key);
-  }, [undo, redo]);
 }

@@ -70,8 +70,8 @@ function headline(stage: Stage, sheet: Sheet | undefined, sessions: readonly Giv
     case 'parts':
       return `${sheet.kit.lines.length} kinds`;
     case 'sums':
-      return sheet.sums
-        ? `${formatOhms(sheet.sums.chosen)} → ${formatQuantity(sheet.sums.design.amps, 'A')}`
+      return sheet.steady.loop
+        ? `${formatOhms(sheet.steady.loop.chosen)} → ${formatQuantity(sheet.steady.design.amps, 'A')}`
         : `${counted(sheet.steady.design.lamps.length, 'lamp')}, ${formatQuantity(sheet.steady.design.amps, 'A')}`;
     case 'plan':
       return `${BOARD_SHORT[choiceOf(sheet.plan.board)]}, ${counted(sheet.plan.placements.length - 1, 'piece')}`;

@@ -13,6 +13,7 @@ import { PlanStage } from './stages/PlanStage';
 import { TryStage } from './dryRun/TryStage';
 import { StepsStage } from './stages/StepsStage';
 import { SumsStage } from './sums/SumsStage';
+import type { StepPlace } from './steps/useSteps';
 import type { Trial } from './useTrial';
 
 interface Props {
@@ -20,6 +21,7 @@ interface Props {
   readonly sheet: Sheet | undefined;
   readonly content: LessonContent;
   readonly trial: Trial;
+  readonly steps: StepPlace;
   readonly request: SheetRequest;
   readonly surroundings: SheetSurroundings;
   readonly lessonId: number;
@@ -74,7 +76,7 @@ export function StageView(props: Props) {
           {...{ sheet, trial, style }}
           shelf={surroundings.shelf}
           title={content.title}
-          kept={sheet.planKept}
+          kept={content.plan}
           onPick={props.onPick}
           onLayOut={props.onLayOut}
           choice={content.choice}
@@ -89,7 +91,9 @@ export function StageView(props: Props) {
           sheet={sheet}
           title={content.title}
           printHref={`/print/${lessonId}/card`}
-          onRing={props.onPick}
+          at={props.steps.at}
+          onAt={props.steps.go}
+          onSingle={() => props.steps.show(true)}
         />
       );
     case 'checks':

@@ -53,7 +53,7 @@ describe('the plan', () => {
 
   it('with a part turned, bridged or taken away shows what that does, and keeps the lesson', async () => {
     const { user } = openLesson(SINGLE, 'plan');
-    const lamp = row(/^lamp D1/u);
+    const lamp = row(/^Lamp D1/u);
     await user.click(within(lamp).getByRole('button', { name: 'turn round' }));
     await waitFor(() =>
       expect(verdict()).toMatch(
@@ -119,10 +119,10 @@ describe('the plan', () => {
     await waitFor(() => expect(screen.getByText(/\d+ joints, about/u)).toBeTruthy());
     await user.selectOptions(screen.getByLabelText('Board held'), 'flat');
     await waitFor(() =>
-      expect(document.querySelector('.board-panel svg')!.getAttribute('data-view')).toBe('plain'),
+      expect(document.querySelector('.big-board svg')!.getAttribute('data-view')).toBe('plain'),
     );
     await user.click(screen.getByRole('button', { name: 'Turn it over' }));
-    expect(document.querySelector('.board-panel svg')!.getAttribute('data-face')).toBe('copper');
+    expect(document.querySelector('.big-board svg')!.getAttribute('data-face')).toBe('copper');
   });
 });
 
@@ -133,15 +133,12 @@ describe('the dry run', () => {
     await waitFor(() => expect(within(list).getAllByRole('option').length).toBeGreaterThan(20), {
       timeout: 5000,
     });
-    await user.selectOptions(
-      list,
-      within(list).getByRole('option', { name: /^D1: lamp the wrong way round/u }),
-    );
+    await user.selectOptions(list, within(list).getByRole('option', { name: /^D1 the wrong way round/u }));
     expect(screen.queryByText('the meter would read')).toBeNull();
     await user.type(screen.getByLabelText(/if you dare/u), '2');
     await user.click(screen.getByRole('button', { name: 'it gets dimmer' }));
     expect(said(screen.getByText(/Not as you said/u).parentElement)).toContain('D1 goes dark: no current.');
-    expect(said(screen.getByText(/You expected/u))).toMatch(/You expected 2.00 V .*; it is 4.80 V/u);
+    expect(said(screen.getByText(/You expected/u))).toMatch(/You expected 2.00 V .*; it is −4.80 V/u);
   });
 
   it('walks down to the floor and stops above what would be too much', async () => {

@@ -2,7 +2,7 @@
 import { waitFor } from '@testing-library/react';
 import { contentOf, line, openLesson, SAVED_AT, SINGLE, stage } from '../../../tests/support/lessonScreen';
 import { visited } from '../../../tests/support/navigation';
-import { retype, row, said, screen } from '../../../tests/support/screen';
+import { retype, row, said, screen, within } from '../../../tests/support/screen';
 import { sheetWith } from '../../../tests/support/sheets';
 import { formatQuantity, THIN } from '@/core';
 import { giveLesson, keepLesson, loadLesson, putAwayLesson } from './actions';
@@ -50,7 +50,7 @@ describe('the sentence', () => {
   });
 
   it('goes back and forth', async () => {
-    const { amps } = sheetWith({ lamp: 'yellow' }).sums.design;
+    const { amps } = sheetWith({ lamp: 'yellow' }).steady.design;
     const yellow = formatQuantity(amps, 'A').replaceAll(THIN, ' ');
     const { user } = openLesson();
     await user.selectOptions(screen.getByLabelText('Lamp'), 'yellow');
@@ -134,22 +134,25 @@ describe('the other stages', () => {
   it('show one step at a time, forwards and back, with what is placed by then', async () => {
     const { user } = openLesson(SINGLE, 'steps');
     await user.click(screen.getByRole('button', { name: 'One step at a time' }));
-    expect(screen.getByText('step 1 of 8')).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Next step' }));
+    const screenful = within(screen.getByRole('dialog', { name: 'Pier lamp, one step at a time' }));
+    expect(screenful.getByText('Pier lamp: step 1 of 8')).toBeTruthy();
+    await user.click(screenful.getByRole('button', { name: 'Next step' }));
     await user.keyboard('{ArrowRight}');
-    expect(screen.getByText('step 3 of 8')).toBeTruthy();
+    expect(screen.getByText('Pier lamp: step 3 of 8')).toBeTruthy();
     const ghosts = document.querySelectorAll('.one-step svg g[opacity="0.22"]');
     expect(ghosts).toHaveLength(2);
-    await user.click(screen.getByRole('button', { name: 'Back' }));
-    expect(screen.getByText('step 2 of 8')).toBeTruthy();
+    await user.click(screenful.getByRole('button', { name: 'Back' }));
+    expect(screen.getByText('Pier lamp: step 2 of 8')).toBeTruthy();
   });
 
-  it('tick steps off, and ring the part that a step places', async () => {
+  it('show at a step the board as it is by then, and what was done before it as done', async () => {
     const { user } = openLesson(SINGLE, 'steps');
-    const [first] = screen.getAllByRole('checkbox');
-    await user.click(first!);
-    expect((first as HTMLInputElement).checked).toBe(true);
-    expect(screen.getByRole('group', { name: /^With the jumper W1/u })).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: /Put the resistor R1/u }));
+    const now = screen.getByRole('button', { name: /Put the resistor R1/u, current: 'step' });
+    expect(now.getAttribute('aria-expanded')).toBe('true');
+    expect(screen.getAllByText('✓')).toHaveLength(2);
+    expect(screen.getByRole('img', { name: 'The board at step 3' })).toBeTruthy();
+    expect(document.querySelectorAll('.big-board svg g[opacity="0.22"]')).toHaveLength(2);
   });
 
   it('pack what a lesson wants besides its circuit', async () => {

@@ -1,6 +1,9 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
+import type { Plan } from '@/core';
+import { kept } from '@/features/hooks/kept';
+import { useHistory } from '@/features/hooks/useHistory';
 import type { LessonContent } from '@/server/repositories/lessons';
 import { keepLesson, loadLesson } from './actions';
 
@@ -15,30 +18,34 @@ interface Kept {
 }
 
 const SAVE_AFTER_MS = 600;
-const MOST_UNDO = 100;
 const keyOf = (id: number) => `mivvet.lesson.${id}`;
+
+/** What is on the desk: the lesson, and a plan that is only tried out, mistakes and all. */
+interface Desk {
+  readonly content: LessonContent;
+  readonly trial: Plan | undefined;
+}
 
 /**
  * A lesson being worked on: every change is kept in this browser at once and in the database when typing rests,
- * with undo and redo, and with both versions at hand when somebody else saved in between.
+ * with undo and redo over the lesson and the board alike, and with both versions at hand when somebody else saved in
+ * between.
  */
 export function useLessonDraft(id: number, first: LessonContent, firstVersion: number, savedAt: string) {
-  const [content, setContent] = useState(first);
-  const [past, setPast] = useState<readonly LessonContent[]>([]);
-  const [future, setFuture] = useState<readonly LessonContent[]>([]);
+  const desk = useHistory<Desk>({ content: first, trial: undefined });
+  const { content, trial } = desk.now;
   const [save, setSave] = useState<SaveState>({ kind: 'saved', at: savedAt });
   const [found, setFound] = useState<Kept | undefined>();
   const version = useRef(firstVersion);
-  const dirty = useRef(false);
+  const stored = useRef(first);
   const saving = useRef<Promise<void>>(Promise.resolve());
 
-  const opened = useRef(first);
   useEffect(() => {
     // Only what stood in this browser when the page opened is offered back.
     queueMicrotask(() => {
-      const kept = readKept(id);
-      if (kept && JSON.stringify(kept.content) !== JSON.stringify(opened.current)) setFound(kept);
-      else localStorage.removeItem(keyOf(id));
+      const earlier = kept.read<Kept>(keyOf(id));
+      if (earlier && !same(earlier.content, stored.current)) setFound(earlier);
+      else kept.forget(keyOf(id));
     });
   }, [id]);
 
@@ -48,8 +55,8 @@ export function useLessonDraft(id: number, first: LessonContent, firstVersion: n
         const answer = await keepLesson(id, version.current, next).catch(() => undefined);
         if (answer?.ok) {
           version.current = answer.value.version;
-          if (JSON.stringify(readKept(id)?.content) === JSON.stringify(next))
-            localStorage.removeItem(keyOf(id));
+          const newest = kept.read<Kept>(keyOf(id));
+          if (newest && same(newest.content, next)) kept.forget(keyOf(id));
           setSave({ kind: 'saved', at: answer.value.at });
         } else {
           const message =
@@ -62,51 +69,39 @@ export function useLessonDraft(id: number, first: LessonContent, firstVersion: n
     [id],
   );
 
+  // Whatever changes the lesson, a word, the board, undo or redo, is kept the same way.
   useEffect(() => {
-    if (!dirty.current) return;
+    if (content === stored.current) return;
+    stored.current = content;
+    kept.write(keyOf(id), { content, at: new Date().toISOString() });
+
+    setSave({ kind: 'waiting' });
+  }, [content, id]);
+  const written = useRef(first);
+  useEffect(() => {
+    if (content === written.current) return;
     const timer = setTimeout(() => {
-      dirty.current = false;
+      written.current = content;
       store(content);
     }, SAVE_AFTER_MS);
     return () => clearTimeout(timer);
   }, [content, store]);
 
-  const put = useCallback(
-    (next: LessonContent) => {
-      dirty.current = true;
-      localStorage.setItem(keyOf(id), JSON.stringify({ content: next, at: new Date().toISOString() }));
-      setSave({ kind: 'waiting' });
-      setContent(next);
-    },
-    [id],
-  );
   const change = (next: LessonContent) => {
-    if (JSON.stringify(next) === JSON.stringify(content)) return;
-    setPast([...past.slice(-MOST_UNDO), content]);
-    setFuture([]);
-    put(next);
+    if (same(next, content) && trial === undefined) return;
+    desk.put({ content: next, trial: undefined });
   };
-  const undo = () => {
-    const before = past[past.length - 1];
-    if (!before) return;
-    setPast(past.slice(0, -1));
-    setFuture([content, ...future]);
-    put(before);
-  };
-  const redo = () => {
-    const [after, ...rest] = future;
-    if (!after) return;
-    setPast([...past, content]);
-    setFuture(rest);
-    put(after);
+  /** A plan to be tried out; left out, the lesson's own is put back. */
+  const tryOut = (plan: Plan | undefined) => {
+    if (plan !== trial) desk.put({ content, trial: plan });
   };
   const takeTheirs = async () => {
     const answer = await loadLesson(id);
     if (!answer.ok) return setSave({ kind: 'failed', message: answer.message, conflict: false });
     version.current = answer.value.version;
-    setPast([...past, content]);
-    setContent(answer.value.content);
-    localStorage.removeItem(keyOf(id));
+    stored.current = written.current = answer.value.content;
+    desk.put({ content: answer.value.content, trial: undefined });
+    kept.forget(keyOf(id));
     setSave({ kind: 'saved', at: new Date().toISOString() });
   };
   const keepMine = async () => {
@@ -120,14 +115,16 @@ export function useLessonDraft(id: number, first: LessonContent, firstVersion: n
     setFound(undefined);
   };
   const forget = () => {
-    localStorage.removeItem(keyOf(id));
+    kept.forget(keyOf(id));
     setFound(undefined);
   };
   return {
     content,
+    trial,
     change,
-    undo: past.length ? undo : undefined,
-    redo: future.length ? redo : undefined,
+    tryOut,
+    undo: desk.undo,
+    redo: desk.redo,
     save,
     takeTheirs,
     keepMine,
@@ -138,11 +135,6 @@ export function useLessonDraft(id: number, first: LessonContent, firstVersion: n
   };
 }
 
-function readKept(id: number): Kept | undefined {
-  try {
-    const text = localStorage.getItem(keyOf(id));
-    return text === null ? undefined : (JSON.parse(text) as Kept);
-  } catch {
-    return undefined;
-  }
+function same(one: LessonContent, other: LessonContent): boolean {
+  return JSON.stringify(one) === JSON.stringify(other);
 }

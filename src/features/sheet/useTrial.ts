@@ -1,73 +1,87 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
-import type { AsBuilt, Finding, Outcome, Plan, Sheet } from '@/core';
-import { coreWorker } from '@/workers/client';
-import { LatestOnly } from '@/workers/latestOnly';
+import { useMemo, useState } from 'react';
+import {
+  makesWanted,
+  type Circuit,
+  type Finding,
+  type MeterFigures,
+  type Outcome,
+  type Plan,
+  type Sheet,
+  type Standing,
+} from '@/core';
+import { useAsked } from '@/features/asking/useAsked';
+import type { Remote } from 'comlink';
+import type { CoreApi } from '@/workers/coreApi';
 
 interface Question {
   readonly plan: Plan;
-  readonly sheet: Sheet;
-  readonly held: boolean;
+  readonly circuit: Circuit;
+  readonly points: Sheet['checkpoints'];
+  readonly meter: MeterFigures;
+}
+
+const ask = (core: Remote<CoreApi>, question: Question | null): Promise<Standing | undefined> =>
+  question
+    ? core.asItStands(question.plan, question.circuit, question.points, question.meter)
+    : Promise.resolve(undefined);
+
+interface Desk {
+  /** The plan that was arranged by hand and kept, if there is one. */
+  readonly kept: Plan | null;
+  /** The plan that is only tried out. */
+  readonly trial: Plan | undefined;
+  onKeep(plan: Plan): void;
+  onTry(plan: Plan | undefined): void;
 }
 
 /**
- * A plan being tried out. One that still makes the wanted circuit becomes the lesson's plan;
- * one that does not shows what would happen, and leaves the lesson as it was.
+ * The board as it is worked on. An edit that still makes the wanted circuit is the lesson's plan at once; one that
+ * does not is tried out, shows what would happen, and leaves the lesson as it was.
  */
-export function useTrial(sheet: Sheet | undefined, onKeep: (plan: Plan) => void) {
-  const [trial, setTrial] = useState<Plan | undefined>();
-  const [built, setBuilt] = useState<AsBuilt | undefined>();
+export function useTrial(sheet: Sheet | undefined, meter: MeterFigures, desk: Desk) {
+  const [inHand, setInHand] = useState<Plan | undefined>();
   const [refusal, setRefusal] = useState<Finding | undefined>();
-  const keep = useRef(onKeep);
-  const solver = useRef<LatestOnly<Question, AsBuilt>>(undefined);
-  useEffect(() => {
-    keep.current = onKeep;
-  });
-  useEffect(() => {
-    solver.current = new LatestOnly(
-      ({ plan, sheet: wanted }) => coreWorker('quick').asBuilt(plan, wanted.circuit),
-      (answer, { plan, held }) => {
-        setBuilt(answer);
-        if (answer.asWanted && !held) {
-          keep.current(plan);
-          setTrial(undefined);
-          setBuilt(undefined);
-        }
-      },
-      () => setBuilt(undefined),
-    );
-  }, []);
+  const own = useMemo(() => {
+    if (!sheet) return undefined;
+    // A plan arranged a moment ago stands before the sheet has been worked out with it.
+    return desk.kept && makesWanted(desk.kept, sheet.circuit) ? desk.kept : sheet.plan;
+  }, [sheet, desk.kept]);
+  const plan = inHand ?? desk.trial ?? own;
+  const isTrial = inHand !== undefined || desk.trial !== undefined;
+  const asked = plan && sheet && plan !== sheet.plan;
+  const question: Question | null = asked
+    ? { plan, circuit: sheet.circuit, points: sheet.checkpoints, meter }
+    : null;
+  const { reply, waiting } = useAsked('quick', question, ask);
+  const standing = asked
+    ? waiting
+      ? undefined
+      : reply
+    : sheet && { built: sheet.built, readings: sheet.readings };
 
-  const ask = (plan: Plan, held: boolean) => {
-    if (sheet) solver.current?.ask({ plan, sheet, held });
+  const put = (next: Plan) => {
+    setInHand(undefined);
+    if (sheet && makesWanted(next, sheet.circuit)) desk.onKeep(next);
+    else desk.onTry(next);
   };
   /** Takes an edit; `held` while the part is still in the hand. */
   const edit = (moved: Outcome<Plan>, held = false) => {
     if (!moved.ok) return setRefusal(moved.findings[0]);
     setRefusal(undefined);
-    setTrial(moved.value);
-    ask(moved.value, held);
+    if (held) setInHand(moved.value);
+    else put(moved.value);
   };
   const drop = () => {
-    if (trial) ask(trial, false);
+    if (inHand) put(inHand);
   };
   const putBack = () => {
-    solver.current?.cancel();
-    setTrial(undefined);
-    setBuilt(undefined);
+    setInHand(undefined);
     setRefusal(undefined);
+    desk.onTry(undefined);
   };
-  return {
-    /** The plan on the screen. */
-    plan: trial ?? sheet?.plan,
-    built: trial ? built : sheet?.built,
-    isTrial: trial !== undefined,
-    refusal,
-    edit,
-    drop,
-    putBack,
-  };
+  return { plan, standing, isTrial, refusal, edit, drop, putBack };
 }
 
 export type Trial = ReturnType<typeof useTrial>;

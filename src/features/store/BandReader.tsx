@@ -14,7 +14,7 @@ import {
   type BandColour,
 } from '@/core';
 import { ResistorDrawing } from '@/features/plan/ResistorDrawing';
-import { sentence } from '@/messages/findings';
+import { sentences } from '@/messages/findings';
 import { Note } from '@/ui/Note';
 
 /** Colour bands both ways: choose colours and read the value, or type a value and see the colours. */
@@ -44,7 +44,7 @@ export function BandReader({ drawer }: { drawer: readonly number[] }) {
   };
   const problem = figure.ok
     ? writingProblem(figure.value, bands.length as 4 | 5)
-    : figure.findings.map(sentence).join(' ');
+    : sentences(figure.findings);
   return (
     <section className="ruled">
       <h2>Colour bands</h2>

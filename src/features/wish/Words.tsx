@@ -2,7 +2,7 @@
 
 import { useId, useState } from 'react';
 import type { Outcome } from '@/core';
-import { sentence } from '@/messages/findings';
+import { sentences } from '@/messages/findings';
 import './words.css';
 
 /** One of a few words inside a sentence. */
@@ -50,7 +50,7 @@ export function Typed({ label, value, read, onValue, onProblem, width }: TypedPr
   const type = (next: string) => {
     setTyped(next);
     const figure = read(next);
-    onProblem(figure.ok ? '' : figure.findings.map(sentence).join(' '));
+    onProblem(figure.ok ? '' : sentences(figure.findings));
     if (figure.ok) onValue(figure.value);
   };
   const leave = () => {

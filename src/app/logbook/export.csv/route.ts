@@ -1,5 +1,4 @@
 import { toCsv } from '@/core';
-import { checkpointName } from '@/messages/names';
 import { fileResponse } from '@/server/files';
 import { logbook } from '@/server/logbook';
 
@@ -35,7 +34,7 @@ export async function GET() {
     row.group,
     row.bench,
     row.nickname,
-    row.point === 'predicted' ? 'predicted' : checkpointName(row.point),
+    row.where,
     Number(row.value.toPrecision(6)),
     row.unit,
     row.typed,

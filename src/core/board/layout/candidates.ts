@@ -1,5 +1,5 @@
-import { CHIP_PINS, footprintOf, isRound } from '../footprints';
-import type { Body } from '../bodies';
+import { footprintOf, roomOf, type Thing } from '../../parts/thing';
+import { bodyShape, lies } from '../room';
 import type { Lattice } from './lattice';
 
 /** Whether all lamps lie the same way round, or each as it comes out best. */
@@ -16,36 +16,84 @@ export interface Candidate {
 }
 
 /** Every way to put a thing on the board, apart from what else is there. */
-export function candidatesFor(body: Body, lattice: Lattice, lamps: LampHabit): Candidate[] {
+export function candidatesFor(body: Thing, lattice: Lattice, lamps: LampHabit): Candidate[] {
   const print = footprintOf(body);
+  const oneWay = isLamp(body) && lamps === 'the same way';
   switch (print.form) {
     case 'line':
-      return lines(body, lattice, print, isRound(body.kind) && lamps === 'the same way');
+      return covering(body, lattice, lines(body, lattice, print, oneWay));
     case 'comb':
-      return combs(Object.keys(body.legs).length, print.pitch, lattice);
-    case 'chip':
-      return chips(body, lattice);
+      return covering(body, lattice, combs(Object.keys(body.legs).length, print.pitch, lattice));
+    case 'dual':
+      return covering(body, lattice, chips(body, lattice, print));
     case 'leads':
       return [];
   }
 }
 
+/** How a thing's legs lie, before it is known which holes its body lies over. */
+type Legs = Omit<Candidate, 'covered'>;
+
+/** What stands on thin legs and looks at people: it wants room for fingers, and its like the same way round. */
+export function isLamp({ kind }: Pick<Thing, 'kind'>): boolean {
+  return kind === 'led' || kind === 'rgb';
+}
+
+/** Each way with the holes that the body lies over; none of them may hold another leg. */
+function covering(body: Thing, lattice: Lattice, ways: readonly Legs[]): Candidate[] {
+  // What a body covers is the same all down the board: it is worked out once for each place across it.
+  const known = new Map<string, readonly (readonly [number, number])[]>();
+  return ways.map((way) => {
+    const rank = lattice.rankOf[way.holes[0]!]!;
+    const key = way.holes.map((hole) => `${lattice.columnOf[hole]!} ${lattice.rankOf[hole]! - rank}`).join();
+    const under = known.get(key) ?? coveredBy(body, lattice, way.holes);
+    known.set(key, under);
+    const covered = under.flatMap(([column, down]) => {
+      const hole = lattice.at(column, rank + down);
+      return hole < 0 ? [] : [hole];
+    });
+    return { ...way, covered };
+  });
+}
+
+/** Column, and ranks below the first leg, of every hole under a body. */
+function coveredBy(body: Thing, lattice: Lattice, holes: readonly number[]): (readonly [number, number])[] {
+  const legs = holes.map((hole) => lattice.holes[hole]!);
+  const shape = bodyShape(body, legs);
+  const reach = Math.ceil(Math.max(roomOf(body).along, roomOf(body).across));
+  const columns = holes.map((hole) => lattice.columnOf[hole]!);
+  const ranks = holes.map((hole) => lattice.rankOf[hole]!);
+  const found: (readonly [number, number])[] = [];
+  const first = legs[0]!;
+  for (let column = Math.min(...columns) - reach; column <= Math.max(...columns) + reach; column++) {
+    const beside = lattice.at(column, ranks[0]!);
+    if (beside < 0) continue;
+    for (let rank = Math.min(...ranks) - reach; rank <= Math.max(...ranks) + reach; rank++) {
+      const down = rank - ranks[0]!;
+      const place = { x: lattice.holes[beside]!.x, y: first.y + down };
+      const isLeg = legs.some(({ x, y }) => x === place.x && y === place.y);
+      if (!isLeg && lies(place, shape)) found.push([column, down]);
+    }
+  }
+  return found;
+}
+
 /** Columns where flat parts and lamps usually lie on a plug-in board, by side; the second serves when the first is in use. */
 const USUAL = { flat: [2, 1, 3, 0, 4, 7, 8, 6, 9, 5], round: [4, 3, 2, 1, 0, 5, 6, 7, 8, 9] } as const;
 
-function columnOddity(body: Body, lattice: Lattice, column: number): number {
+function columnOddity(body: Thing, lattice: Lattice, column: number): number {
   if (lattice.board.copper !== 'rows') return 0;
-  const order: readonly number[] = isRound(body.kind) ? USUAL.round : USUAL.flat;
+  const order: readonly number[] = isLamp(body) ? USUAL.round : USUAL.flat;
   return 0.35 * (order.indexOf(column) % 5);
 }
 
 function lines(
-  body: Body,
+  body: Thing,
   lattice: Lattice,
   print: { low: number; high: number; usual: number },
   oneWay: boolean,
-): Candidate[] {
-  const found: Candidate[] = [];
+): Legs[] {
+  const found: Legs[] = [];
   // On a soldered board there is room: a part lies about as long as usual.
   const most = lattice.board.copper === 'rows' ? print.high : Math.min(print.high, print.usual + 1);
   for (let column = 0; column < lattice.columns; column++) {
@@ -53,11 +101,10 @@ function lines(
       for (let span = print.low; span <= most; span++) {
         const [a, b] = [lattice.at(column, rank), lattice.at(column, rank + span)];
         if (a < 0 || b < 0) continue;
-        const covered = Array.from({ length: span - 1 }, (_, i) => lattice.at(column, rank + i + 1));
         const oddity = 0.45 * Math.abs(span - print.usual) + columnOddity(body, lattice, column);
         // As the legs are listed, current comes in at the first: that end lies higher up.
-        found.push({ holes: [a, b], covered, oddity });
-        if (!oneWay) found.push({ holes: [b, a], covered, oddity: oddity + 0.2 });
+        found.push({ holes: [a, b], oddity });
+        if (!oneWay) found.push({ holes: [b, a], oddity: oddity + 0.2 });
       }
     }
   }
@@ -66,7 +113,7 @@ function lines(
 }
 
 /** A flat part may bridge the trench: e to f is three pitches, d to f and e to g are four, d to g five. */
-function acrossTheTrench(lattice: Lattice, { low, high }: { low: number; high: number }): Candidate[] {
+function acrossTheTrench(lattice: Lattice, { low, high }: { low: number; high: number }): Legs[] {
   const pairs = [
     [4, 5, 3],
     [3, 5, 4],
@@ -75,50 +122,48 @@ function acrossTheTrench(lattice: Lattice, { low, high }: { low: number; high: n
     [2, 6, 6],
     [3, 7, 6],
   ] as const;
-  const found: Candidate[] = [];
+  const found: Legs[] = [];
   for (const [left, right, span] of pairs) {
     if (span < low || span > high) continue;
     for (let rank = 0; rank < lattice.ranks; rank++) {
       const [a, b] = [lattice.at(left, rank), lattice.at(right, rank)];
-      const covered = Array.from({ length: right - left - 1 }, (_, i) => lattice.at(left + i + 1, rank));
-      found.push({ holes: [a, b], covered, oddity: 1.2 });
-      found.push({ holes: [b, a], covered, oddity: 1.4 });
+      found.push({ holes: [a, b], oddity: 1.2 });
+      found.push({ holes: [b, a], oddity: 1.4 });
     }
   }
   return found;
 }
 
-function combs(legs: number, pitch: number, lattice: Lattice): Candidate[] {
-  const found: Candidate[] = [];
+function combs(legs: number, pitch: number, lattice: Lattice): Legs[] {
+  const found: Legs[] = [];
   for (let column = 0; column < lattice.columns; column++) {
     for (let rank = 0; rank + (legs - 1) * pitch < lattice.ranks; rank++) {
       const holes = Array.from({ length: legs }, (_, i) => lattice.at(column, rank + i * pitch));
-      const between = Array.from({ length: (legs - 1) * pitch + 1 }, (_, i) => lattice.at(column, rank + i));
-      const covered = between.filter((hole) => !holes.includes(hole));
       const inner = lattice.board.copper === 'rows' ? Math.abs(column - 4.5) : 0;
-      found.push({ holes, covered, oddity: 0.1 * inner });
-      found.push({ holes: [...holes].reverse(), covered, oddity: 0.1 * inner + 0.3 });
+      found.push({ holes, oddity: 0.1 * inner });
+      found.push({ holes: [...holes].reverse(), oddity: 0.1 * inner + 0.3 });
     }
   }
   return found;
 }
 
 /** A chip sits astride the trench, notch up; on a soldered board anywhere, three pitches wide. */
-function chips(body: Body, lattice: Lattice): Candidate[] {
+function chips(
+  body: Thing,
+  lattice: Lattice,
+  { left, right }: { left: readonly string[]; right: readonly string[] },
+): Legs[] {
   const plugged = lattice.board.copper === 'rows';
-  const found: Candidate[] = [];
+  const rows = Math.max(left.length, right.length);
+  const found: Legs[] = [];
   for (let column = plugged ? 4 : 0; column < (plugged ? 5 : lattice.columns - 3); column++) {
-    for (let rank = 0; rank + 3 < lattice.ranks; rank++) {
+    for (let rank = 0; rank + rows - 1 < lattice.ranks; rank++) {
       const other = plugged ? 5 : column + 3;
       const place = (leg: string) => {
-        const left = CHIP_PINS.left.indexOf(leg as never);
-        if (left >= 0) return lattice.at(column, rank + left);
-        return lattice.at(other, rank + CHIP_PINS.right.indexOf(leg as never));
+        const down = left.indexOf(leg);
+        return down >= 0 ? lattice.at(column, rank + down) : lattice.at(other, rank + right.indexOf(leg));
       };
-      const covered = plugged
-        ? []
-        : [0, 1, 2, 3].flatMap((down) => [1, 2].map((across) => lattice.at(column + across, rank + down)));
-      found.push({ holes: Object.keys(body.legs).map(place), covered, oddity: 0 });
+      found.push({ holes: Object.keys(body.legs).map(place), oddity: 0 });
     }
   }
   return found;

@@ -1,6 +1,6 @@
 import { finding, refused, accepted, type Outcome } from '../../findings/finding';
 import { BOARDS, boardsFor } from '../boards';
-import type { Body } from '../bodies';
+import type { Thing } from '../../parts/thing';
 import type { Placement, Plan } from '../plan';
 import type { Wiring } from './wiring';
 
@@ -9,7 +9,7 @@ import type { Wiring } from './wiring';
  * things one after another with a short tape between each two. Only chains of two-legged things can be taped.
  */
 export function layOutCard(wiring: Wiring): Outcome<Plan> {
-  const lanes: Body[][] = [];
+  const lanes: Thing[][] = [];
   const left = new Set(wiring.bodies);
   for (const first of wiring.bodies) {
     if (!left.has(first) || !Object.values(first.legs).includes(wiring.plus)) continue;
@@ -40,10 +40,10 @@ export function layOutCard(wiring: Wiring): Outcome<Plan> {
   return accepted({ board: board.id, placements: [...named, ...supply] });
 }
 
-function laneFrom(first: Body, wiring: Wiring, left: Set<Body>): Body[] | undefined {
-  const lane: Body[] = [];
+function laneFrom(first: Thing, wiring: Wiring, left: Set<Thing>): Thing[] | undefined {
+  const lane: Thing[] = [];
   let net = wiring.plus;
-  for (let body: Body | undefined = first; body;) {
+  for (let body: Thing | undefined = first; body;) {
     const nets = Object.values(body.legs);
     if (nets.length !== 2 || !left.has(body)) return undefined;
     left.delete(body);
@@ -56,7 +56,7 @@ function laneFrom(first: Body, wiring: Wiring, left: Set<Body>): Body[] | undefi
   return undefined;
 }
 
-function laneOf(lane: readonly Body[], number: number, levels: number, wiring: Wiring): Placement[] {
+function laneOf(lane: readonly Thing[], number: number, levels: number, wiring: Wiring): Placement[] {
   let net = wiring.plus;
   const placements = lane.map((body, i): Placement => {
     const top = i === 0 ? `p${number}` : `${i}t${number}`;

@@ -13,6 +13,8 @@ export interface Link {
 interface Group {
   /** Holes into which the end of a wire may go. */
   open: number[];
+  /** Whether legs are joined there already, or it is a rail that a wire may use on its way. */
+  readonly legs: boolean;
 }
 
 /** Columns to either side of a run on which a wire may still meet it. */
@@ -48,29 +50,66 @@ export function joinNets(request: JoinRequest): Link[] | undefined {
     links.push(link);
   }
   for (const net of request.nets) {
-    const groups = groupsOf(request, net);
-    const root = groups.map((_, i) => i);
-    const find = (i: number): number => (root[i] === i ? i : find(root[i]!));
-    const holds = (group: Group, hole: number) =>
-      group.open.includes(hole) || group.open.some((other) => sameCopper(lattice, other, hole));
-    for (const link of links) {
-      const [i, j] = [link.a, link.b].map((hole) => groups.findIndex((group) => holds(group, hole)));
-      if (link.net === net && i! >= 0 && j! >= 0) root[find(i!)] = find(j!);
-    }
-    for (let joined = components(groups, find); joined > 1; joined--) {
-      const best = cheapest(occupancy, groups, find, links, net);
-      if (!best) return undefined;
-      root[find(best.i)] = find(best.j);
-      takeEnd(best.a, net);
-      takeEnd(best.b, net);
-      if (lattice.board.copper !== 'pads') {
-        for (const group of groups)
-          group.open = group.open.filter((hole) => hole !== best.a && hole !== best.b);
-      }
-      links.push({ net, ...inReadingOrder(lattice, best.a, best.b) });
-    }
+    const joined = joinOne(request, net, links, takeEnd);
+    if (!joined) return undefined;
+    links.push(...joined);
   }
   return links;
+}
+
+/** The wires of one net, beside those that were laid before. */
+function joinOne(
+  request: JoinRequest,
+  net: number,
+  laid: readonly Link[],
+  takeEnd: (hole: number, net: number) => void,
+): Link[] | undefined {
+  const { occupancy } = request;
+  const { lattice } = occupancy;
+  const groups = groupsOf(request, net);
+  const root = groups.map((_, i) => i);
+  const find = (i: number): number => (root[i] === i ? i : find(root[i]!));
+  const holds = (group: Group, hole: number) =>
+    group.open.includes(hole) || group.open.some((other) => sameCopper(lattice, other, hole));
+  const edges: { readonly link: Link; readonly ends: readonly [number, number]; readonly kept: boolean }[] =
+    [];
+  for (const link of laid) {
+    const [i, j] = [link.a, link.b].map((hole) => groups.findIndex((group) => holds(group, hole)));
+    if (link.net !== net || i! < 0 || j! < 0) continue;
+    root[find(i!)] = find(j!);
+    edges.push({ link, ends: [i!, j!], kept: true });
+  }
+  const links = [...laid];
+  for (let joined = components(groups, find); joined > 1; joined--) {
+    const best = cheapest(occupancy, groups, find, links, net);
+    if (!best) return undefined;
+    root[find(best.i)] = find(best.j);
+    takeEnd(best.a, net);
+    takeEnd(best.b, net);
+    if (lattice.board.copper !== 'pads') {
+      for (const group of groups)
+        group.open = group.open.filter((hole) => hole !== best.a && hole !== best.b);
+    }
+    const link = { net, ...inReadingOrder(lattice, best.a, best.b) };
+    links.push(link);
+    edges.push({ link, ends: [best.i, best.j], kept: false });
+  }
+  return withoutDeadEnds(groups, edges);
+}
+
+/** Wires that lead to a rail from which nothing goes on are left out. */
+function withoutDeadEnds(
+  groups: readonly Group[],
+  edges: readonly { readonly link: Link; readonly ends: readonly [number, number]; readonly kept: boolean }[],
+): Link[] {
+  let left = [...edges];
+  for (;;) {
+    const degree = (group: number) => left.filter(({ ends }) => ends.includes(group)).length;
+    const dead = (group: number) => !groups[group]!.legs && degree(group) === 1;
+    const needed = left.filter(({ ends, kept }) => kept || !ends.some(dead));
+    if (needed.length === left.length) return needed.filter(({ kept }) => !kept).map(({ link }) => link);
+    left = needed;
+  }
 }
 
 function sameCopper(lattice: Lattice, a: number, b: number): boolean {
@@ -120,22 +159,48 @@ function wireCost(occupancy: Occupancy, a: number, b: number, links: readonly Li
     if (link.net === net && board.copper === 'pads') continue;
     if (crosses(from, to, holes[link.a]!, holes[link.b]!)) cost += WEIGHTS.crossing;
   }
-  return board.copper === 'pads' ? cost : cost + WEIGHTS.overBody * coveredBetween(occupancy, a, b);
+  if (board.copper === 'pads') return cost;
+  const { bodies, legs } = passedOver(occupancy, a, b);
+  return cost + WEIGHTS.overBody * bodies + WEIGHTS.overLeg * (legs + endsUnder(occupancy, a, b, links));
 }
 
-/** Holes under a straight wire that hold a leg or a part already. */
-function coveredBetween(occupancy: Occupancy, a: number, b: number): number {
+/** Holes right under a straight wire that a part lies over, and that hold a leg or the end of a wire. */
+function passedOver(occupancy: Occupancy, a: number, b: number): { bodies: number; legs: number } {
   const { lattice } = occupancy;
-  const [columns, ranks] = [lattice.columnOf, lattice.rankOf];
-  const [across, down] = [columns[b]! - columns[a]!, ranks[b]! - ranks[a]!];
-  if (columns[a]! < 0 || columns[b]! < 0 || (across !== 0 && down !== 0)) return 0;
-  let covered = 0;
-  const steps = Math.max(Math.abs(across), Math.abs(down));
-  for (let i = 1; i < steps; i++) {
-    const hole = lattice.at(columns[a]! + Math.sign(across) * i, ranks[a]! + Math.sign(down) * i);
-    if (hole >= 0 && !occupancy.isFree(hole)) covered++;
+  let [bodies, legs] = [0, 0];
+  for (const hole of between(lattice, a, b)) {
+    if (occupancy.netAt[hole]! >= 0) legs++;
+    else if (!occupancy.isFree(hole)) bodies++;
   }
-  return covered;
+  return { bodies, legs };
+}
+
+/** How many ends of a wire would go into holes that another wire lies over. */
+function endsUnder({ lattice }: Occupancy, a: number, b: number, links: readonly Link[]): number {
+  let under = 0;
+  for (const link of links) {
+    const passed = between(lattice, link.a, link.b);
+    if (passed.includes(a) || passed.includes(b)) under++;
+  }
+  return under;
+}
+
+/** The holes that a straight wire from one to another passes right over. */
+function between(lattice: Lattice, a: number, b: number): number[] {
+  const [from, to] = [lattice.holes[a]!, lattice.holes[b]!];
+  const [dx, dy] = [to.x - from.x, to.y - from.y];
+  const steps = commonSteps(Math.abs(dx), Math.abs(dy));
+  const found: number[] = [];
+  for (let i = 1; i < steps; i++) {
+    const hole = lattice.placeAt(from.x + (dx / steps) * i, from.y + (dy / steps) * i);
+    if (hole >= 0) found.push(hole);
+  }
+  return found;
+}
+
+/** Greatest common divisor, by Euclid. */
+function commonSteps(a: number, b: number): number {
+  return b === 0 ? a : commonSteps(b, a % b);
 }
 
 /** Whether two straight wires cross or lie over each other, their ends not counted when they share one. */
@@ -166,7 +231,9 @@ function inReadingOrder(lattice: Lattice, a: number, b: number): { a: number; b:
 
 function groupsOf({ occupancy, plus, minus }: JoinRequest, net: number): Group[] {
   const { lattice } = occupancy;
-  const groups = occupancy.groupsOf(net).map((legs): Group => ({ open: openHoles(occupancy, legs, net) }));
+  const groups = occupancy
+    .groupsOf(net)
+    .map((legs): Group => ({ open: openHoles(occupancy, legs, net), legs: true }));
   const sign = net === plus ? '+' : net === minus ? '-' : '';
   if (!sign || lattice.board.rails.length === 0) return groups;
   // A power net may use every rail of its sign that lies beside one of its legs.
@@ -182,7 +249,7 @@ function groupsOf({ occupancy, plus, minus }: JoinRequest, net: number): Group[]
   for (const legs of occupancy.groupsOf(net)) wanted.delete(lattice.holes[legs[0]!]!.strip);
   for (const strip of wanted) {
     const open = lattice.holes.flatMap((hole, i) => (hole.strip === strip && occupancy.isFree(i) ? [i] : []));
-    groups.push({ open });
+    groups.push({ open, legs: false });
   }
   return groups;
 }

@@ -18,7 +18,12 @@ export interface Lattice {
   readonly columnOf: Int32Array;
   readonly rankOf: Int32Array;
   number(name: string): number;
+  /** The hole at a place in pitches, −1 where there is none. */
+  placeAt(x: number, y: number): number;
 }
+
+/** More rows than any board has. */
+const ROWS_MOST = 1000;
 
 const PLUG_COLUMNS: readonly string[] = [...LEFT_COLUMNS, ...RIGHT_COLUMNS];
 
@@ -38,10 +43,12 @@ export function latticeOf(board: BoardSpec): Lattice {
   const ranks = board.rows;
   const grid = new Int32Array(columns * ranks).fill(-1);
   const names = new Map<string, number>();
+  const places = new Map<number, number>();
   const columnOf = new Int32Array(holes.length).fill(-1);
   const rankOf = new Int32Array(holes.length).fill(-1);
   holes.forEach((hole, i) => {
     names.set(hole.name, i);
+    places.set(hole.x * ROWS_MOST + hole.y, i);
     const column = plugged ? PLUG_COLUMNS.indexOf(hole.column) : hole.x - 1;
     const rank = (plugged ? hole.row : hole.y) - 1;
     if (column < 0 || hole.rail) return;
@@ -62,5 +69,6 @@ export function latticeOf(board: BoardSpec): Lattice {
     at: (column, rank) =>
       column < 0 || rank < 0 || column >= columns || rank >= ranks ? -1 : grid[rank * columns + column]!,
     number: (name) => names.get(name) ?? -1,
+    placeAt: (x, y) => places.get(x * ROWS_MOST + y) ?? -1,
   };
 }

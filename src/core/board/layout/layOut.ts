@@ -1,7 +1,7 @@
 import type { Circuit } from '../../circuit/circuit';
 import { accepted, finding, refused, type Finding, type Outcome } from '../../findings/finding';
 import { uniform } from '../../numerics/random';
-import type { Body } from '../bodies';
+import type { Thing } from '../../parts/thing';
 import { boardsFor, BOARD_CHOICES, type BoardChoice, type BoardSpec } from '../boards';
 import type { JumperColour, Placement, Plan } from '../plan';
 import type { Candidate, LampHabit } from './candidates';
@@ -121,7 +121,7 @@ function onBoard(request: LayoutRequest, wiring: Wiring, board: BoardSpec, anyWi
 
 interface Try {
   readonly method: Method;
-  readonly order: readonly Body[];
+  readonly order: readonly Thing[];
   readonly spacing: Spacing;
 }
 
@@ -147,8 +147,8 @@ function* attempts(wiring: Wiring, request: LayoutRequest, anyWillDo: boolean): 
 }
 
 /** From the plus net on, each thing after one that it hangs on. */
-function alongTheCurrent({ bodies, plus, minus }: Wiring): Body[] {
-  const order: Body[] = [];
+function alongTheCurrent({ bodies, plus, minus }: Wiring): Thing[] {
+  const order: Thing[] = [];
   const left = new Set(bodies);
   const visit = (net: string): void => {
     for (const body of bodies) {
@@ -163,12 +163,12 @@ function alongTheCurrent({ bodies, plus, minus }: Wiring): Body[] {
 }
 
 /** Things with many legs first, then always the one that shares most nets with those already there. */
-function mostJoined({ bodies }: Wiring): Body[] {
+function mostJoined({ bodies }: Wiring): Thing[] {
   const left = [...bodies].sort((a, b) => Object.keys(b.legs).length - Object.keys(a.legs).length);
-  const order: Body[] = [];
+  const order: Thing[] = [];
   const known = new Set<string>();
   while (left.length) {
-    const weight = (body: Body) => {
+    const weight = (body: Thing) => {
       const nets = Object.values(body.legs);
       return (
         nets.filter((net) => known.has(net)).length / nets.length + (nets.length > 2 ? 0.1 * nets.length : 0)
@@ -182,7 +182,7 @@ function mostJoined({ bodies }: Wiring): Body[] {
   return order;
 }
 
-function shuffledABit(order: readonly Body[], random: () => number): Body[] {
+function shuffledABit(order: readonly Thing[], random: () => number): Thing[] {
   const moved = [...order];
   for (let swaps = 0; swaps < 2 + order.length / 6; swaps++) {
     const from = Math.floor(random() * moved.length);

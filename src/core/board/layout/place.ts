@@ -1,12 +1,12 @@
-import type { Body } from '../bodies';
-import { footprintOf, isRound } from '../footprints';
-import { candidatesFor, type Candidate } from './candidates';
+import { footprintOf, type Thing } from '../../parts/thing';
+import { Bodies } from './bodies';
+import { candidatesFor, isLamp, type Candidate } from './candidates';
 import { Ground } from './ground';
 import type { Lattice } from './lattice';
 import { NETS_APART, Occupancy } from './occupancy';
 import { Prices, type Setting } from './prices';
-import { repeats, shapeOf, type Lying } from './repeat';
-import { ROOM, WEIGHTS } from './weights';
+import { likenessOf, repeats, type Lying } from './repeat';
+import { WEIGHTS } from './weights';
 import type { Wiring } from './wiring';
 
 export interface Arrangement {
@@ -23,7 +23,7 @@ export class Placer {
   /** How the first block of each shape lies. */
   private readonly models = new Map<string, readonly Lying[]>();
   private readonly left: string[] = [];
-  private readonly rounds: { x: number; y: number }[] = [];
+  private readonly bodies: Bodies;
   private readonly ground: Ground;
   private readonly prices: Prices;
 
@@ -32,11 +32,12 @@ export class Placer {
     private readonly ways: Map<string, readonly Candidate[]>,
   ) {
     this.occupancy = new Occupancy(setting.lattice, setting.netNumber.size);
+    this.bodies = new Bodies(setting.lattice, this.occupancy);
     this.ground = new Ground(setting.lattice, setting.perBand);
     this.prices = new Prices(setting, this.occupancy, this.ground);
   }
 
-  run(order: readonly Body[]): Arrangement {
+  run(order: readonly Thing[]): Arrangement {
     const { supply } = this.setting.wiring;
     const kept = order.filter((body) => this.setting.kept.has(body.id));
     const loose = order.filter((body) => !this.setting.kept.has(body.id));
@@ -52,13 +53,13 @@ export class Placer {
     return this.setting.netNumber.get(name)!;
   }
 
-  private putSupply(supply: Body): void {
+  private putSupply(supply: Thing): void {
     const { lattice, kept } = this.setting;
     const own = kept.get(supply.id) ?? [lattice.number('L+1'), lattice.number('L-1')];
     this.commit(supply, { holes: own, covered: [], oddity: 0 });
   }
 
-  private putKept(body: Body): void {
+  private putKept(body: Thing): void {
     const holes = this.setting.kept.get(body.id)!;
     const nets = Object.values(body.legs).map((net) => this.net(net));
     const way = this.waysOf(body).find((c) => c.holes.every((hole, i) => hole === holes[i]));
@@ -68,7 +69,7 @@ export class Placer {
     } else this.put(body);
   }
 
-  private waysOf(body: Body): readonly Candidate[] {
+  private waysOf(body: Thing): readonly Candidate[] {
     const known = this.ways.get(body.kind);
     if (known) return known;
     const { lattice } = this.setting;
@@ -98,9 +99,9 @@ export class Placer {
   }
 
   /** A block like one that lies there already is laid like it, as a whole, if there is a place. */
-  private putBlock(block: readonly Body[]): void {
+  private putBlock(block: readonly Thing[]): void {
     const whole = this.setting.spacing === 'clear' && block.length > 1 && isWhole(block, this.setting.wiring);
-    const shape = whole ? shapeOf(block, this.setting.wiring) : '';
+    const shape = whole ? likenessOf(block, this.setting.wiring) : '';
     const model = this.models.get(shape);
     if (model && this.repeat(block, model)) return;
     const before = this.placed.length;
@@ -109,7 +110,7 @@ export class Placer {
     if (whole && lying.length === block.length && !model) this.models.set(shape, lying);
   }
 
-  private repeat(block: readonly Body[], model: readonly Lying[]): boolean {
+  private repeat(block: readonly Thing[], model: readonly Lying[]): boolean {
     const { lattice, wiring } = this.setting;
     const number = wiring.block.get(block[0]!.id) ?? 0;
     const nets = block.map((body) => Object.values(body.legs).map((net) => this.net(net)));
@@ -131,7 +132,7 @@ export class Placer {
 
   private wholeCost(
     way: readonly Omit<Lying, 'body'>[],
-    block: readonly Body[],
+    block: readonly Thing[],
     nets: readonly (readonly number[])[],
     prices: ReadonlyMap<number, Float64Array>,
     most: number,
@@ -143,7 +144,8 @@ export class Placer {
       for (let leg = 0; leg < holes.length; leg++) cost += prices.get(nets[i]![leg]!)![holes[leg]!]!;
       if (cost >= most) return Infinity;
       for (const hole of covered) if (!this.prices.mayCover(hole)) return Infinity;
-      if (isRound(block[i]!.kind)) cost += this.crowding(holes);
+      if (this.bodies.blocked(block[i]!, holes)) return Infinity;
+      if (isLamp(block[i]!)) cost += this.bodies.crowding(holes);
     }
     if (
       clash(
@@ -156,7 +158,7 @@ export class Placer {
     return cost;
   }
 
-  private put(body: Body): void {
+  private put(body: Thing): void {
     if (footprintOf(body).form === 'leads') return this.putLeads(body);
     const nets = Object.values(body.legs).map((net) => this.net(net));
     const block = this.setting.wiring.block.get(body.id) ?? 0;
@@ -181,7 +183,7 @@ export class Placer {
     way: Candidate,
     prices: readonly Float64Array[],
     nets: readonly number[],
-    body: Body,
+    body: Thing,
     most: number,
   ): number {
     let cost = way.oddity;
@@ -189,48 +191,24 @@ export class Placer {
     if (cost >= most) return Infinity;
     for (const hole of way.covered) if (!this.prices.mayCover(hole)) return Infinity;
     if (clash(this.setting.lattice, way.holes, nets)) return Infinity;
-    return cost + (isRound(body.kind) ? this.crowding(way.holes) : this.beside(way.covered));
+    if (this.bodies.blocked(body, way.holes)) return Infinity;
+    return cost + (isLamp(body) ? this.bodies.crowding(way.holes) : this.bodies.beside(way.covered));
   }
 
-  /** Parts that lie side by side in neighbouring columns are hard to get at. */
-  private beside(covered: readonly number[]): number {
-    const { lattice } = this.setting;
-    let close = 0;
-    for (const hole of covered) {
-      for (const away of [-1, 1]) {
-        const other = lattice.at(lattice.columnOf[hole]! + away, lattice.rankOf[hole]!);
-        if (other >= 0 && this.occupancy.isCovered(other)) close++;
-      }
-    }
-    return WEIGHTS.beside * close;
-  }
-
-  private crowding(holes: readonly number[]): number {
-    const { lattice } = this.setting;
-    const middle = middleOf(lattice, holes);
-    const room = lattice.board.copper === 'rows' ? ROOM.plugged : ROOM.soldered;
-    let cost = 0;
-    for (const other of this.rounds) {
-      const away = Math.hypot(other.x - middle.x, other.y - middle.y);
-      if (away < room) cost += WEIGHTS.crowded * (room - away);
-    }
-    return cost;
-  }
-
-  private commit(body: Body, way: Candidate): void {
+  private commit(body: Thing, way: Candidate): void {
     const nets = Object.values(body.legs).map((net) => this.net(net));
     const block = this.setting.wiring.block.get(body.id);
     way.holes.forEach((hole, i) => {
       this.prices.take(hole, nets[i]!);
     });
     for (const hole of way.covered) this.occupancy.cover(hole);
-    if (isRound(body.kind)) this.rounds.push(middleOf(this.setting.lattice, way.holes));
+    this.bodies.take(body, way.holes);
     if (block !== undefined) this.ground.claim(way.holes, block);
     this.placed.push({ body, holes: way.holes, covered: way.covered });
   }
 
   /** Flexible leads go one by one to the nearest hole of their nets. */
-  private putLeads(body: Body): void {
+  private putLeads(body: Thing): void {
     const { lattice } = this.setting;
     const holes: number[] = [];
     for (const net of Object.values(body.legs).map((name) => this.net(name))) {
@@ -240,7 +218,8 @@ export class Placer {
         if (holes.includes(hole)) continue;
         const { x, y } = lattice.holes[hole]!;
         const edge = lattice.board.copper === 'rows' ? Math.min(x - 3, 14 - x) : x - 1;
-        const place = 0.12 * edge + 0.02 * y;
+        // Leads come in from the edge: further in they would lie in the way of wires.
+        const place = (lattice.board.copper === 'rows' ? 0.6 : 0.12) * edge + 0.02 * y;
         if (place >= least) continue;
         const cost = place + this.prices.legCost(hole, net, -1);
         if (cost < least) {
@@ -260,8 +239,8 @@ export class Placer {
 }
 
 /** The order cut where one block ends and the next begins. */
-function runsOf(order: readonly Body[], wiring: Wiring): Body[][] {
-  const runs: Body[][] = [];
+function runsOf(order: readonly Thing[], wiring: Wiring): Thing[][] {
+  const runs: Thing[][] = [];
   let last: number | undefined;
   for (const body of order) {
     const block = wiring.block.get(body.id);
@@ -272,7 +251,7 @@ function runsOf(order: readonly Body[], wiring: Wiring): Body[][] {
   return runs;
 }
 
-function isWhole(block: readonly Body[], wiring: Wiring): boolean {
+function isWhole(block: readonly Thing[], wiring: Wiring): boolean {
   const number = wiring.block.get(block[0]!.id);
   return wiring.bodies.filter(({ id }) => wiring.block.get(id) === number).length === block.length;
 }
@@ -293,12 +272,4 @@ function smallest(prices: Float64Array): number {
   let least = Infinity;
   for (const price of prices) if (price < least) least = price;
   return least;
-}
-
-function middleOf(lattice: Lattice, holes: readonly number[]): { x: number; y: number } {
-  const own = holes.map((hole) => lattice.holes[hole]!);
-  return {
-    x: own.reduce((sum, hole) => sum + hole.x, 0) / own.length,
-    y: own.reduce((sum, hole) => sum + hole.y, 0) / own.length,
-  };
 }

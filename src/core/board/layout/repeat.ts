@@ -1,10 +1,10 @@
-import type { Body } from '../bodies';
+import type { Thing } from '../../parts/thing';
 import type { Lattice } from './lattice';
 import type { Wiring } from './wiring';
 
 /** One thing of a block, as it lies. */
 export interface Lying {
-  readonly body: Body;
+  readonly body: Thing;
   readonly holes: readonly number[];
   readonly covered: readonly number[];
 }
@@ -13,7 +13,7 @@ export interface Lying {
  * What two blocks have in common when one may be built like the other: the same kinds of things, joined among
  * themselves and to the rest in the same way.
  */
-export function shapeOf(block: readonly Body[], wiring: Wiring): string {
+export function likenessOf(block: readonly Thing[], wiring: Wiring): string {
   const inner = new Map<string, number>();
   const own = new Set(block.flatMap((body) => Object.values(body.legs)));
   const outside = (net: string) =>

@@ -1,6 +1,5 @@
-import { bodiesOf } from '../bodies';
+import { footprintOf, thingsOf } from '../../parts/thing';
 import { boardOf } from '../copper';
-import { CHIP_PINS } from '../footprints';
 import { distance, holeOf } from '../geometry';
 import type { Circuit } from '../../circuit/circuit';
 import type { Plan } from '../plan';
@@ -41,12 +40,13 @@ type Hole = NonNullable<ReturnType<typeof holeOf>>;
  * comes out on both sides of a chip must cross the trench, by a wire or by a part that reaches over it.
  */
 export function fewestWires(circuit: Circuit): number {
-  const bodies = bodiesOf(circuit);
+  const bodies = thingsOf(circuit);
   const mustCross = new Set<string>();
-  for (const { kind, legs } of bodies) {
-    if (kind !== 'timer') continue;
-    const right = new Set(CHIP_PINS.right.map((pin) => legs[pin]));
-    for (const pin of CHIP_PINS.left) if (right.has(legs[pin]!)) mustCross.add(legs[pin]!);
+  for (const body of bodies) {
+    const print = footprintOf(body);
+    if (print.form !== 'dual') continue;
+    const right = new Set(print.right.map((pin) => body.legs[pin]));
+    for (const pin of print.left) if (right.has(body.legs[pin]!)) mustCross.add(body.legs[pin]!);
   }
   return mustCross.size;
 }

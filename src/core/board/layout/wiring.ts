@@ -1,5 +1,5 @@
 import { isKind, type Circuit } from '../../circuit/circuit';
-import { bodiesOf, type Body } from '../bodies';
+import { thingsOf, type Thing } from '../../parts/thing';
 
 /** Nets that more things hang on than this join blocks rather than belong to one. */
 const HUB_LEGS = 3;
@@ -7,8 +7,8 @@ const HUB_LEGS = 3;
 /** A circuit as the layout sees it: things, their nets, and which things belong together. */
 export interface Wiring {
   /** Without the supply. */
-  readonly bodies: readonly Body[];
-  readonly supply: Body | undefined;
+  readonly bodies: readonly Thing[];
+  readonly supply: Thing | undefined;
   readonly plus: string;
   readonly minus: string;
   /** Legs on each net. */
@@ -18,7 +18,7 @@ export interface Wiring {
 }
 
 export function wiringOf(circuit: Circuit): Wiring {
-  const all = bodiesOf(circuit);
+  const all = thingsOf(circuit);
   const supply = all.find((body) => body.parts.some((part) => isKind(part, 'supply')));
   const bodies = all.filter((body) => body !== supply);
   const legs = new Map<string, number>();
@@ -32,7 +32,7 @@ export function wiringOf(circuit: Circuit): Wiring {
 }
 
 /** Things that hang together by nets that are no hubs make one block: a string, a rung, a channel. */
-function blocksOf(bodies: readonly Body[], isHub: (net: string) => boolean): Map<string, number> {
+function blocksOf(bodies: readonly Thing[], isHub: (net: string) => boolean): Map<string, number> {
   const netBlock = new Map<string, number>();
   const block = new Map<string, number>();
   let next = 0;

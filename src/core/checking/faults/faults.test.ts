@@ -5,12 +5,12 @@ import { PATTERN_IDS } from '../../patterns/index';
 import type { Sheet } from '../../sheet/sheet';
 import { faultContext } from '../../sheet/expectation';
 import { dryRuns, type DryRun } from '../dryRun';
-import type { FaultCode } from './fault';
+import type { FaultCode } from '../../parts/mistake';
+import { ASKED_STATES } from './fault';
 import { faultsOf } from './index';
 
 const candidatesOf = (sheet: Sheet) => faultsOf(faultContext(sheet, requestWith()));
-const runsOf = (sheet: Sheet): DryRun[] =>
-  dryRuns(faultContext(sheet, requestWith()), sheet.checkpoints, DEFAULT_METER);
+const runsOf = (sheet: Sheet): DryRun[] => dryRuns(faultContext(sheet, requestWith()), DEFAULT_METER);
 const changes = (run: DryRun) => run.lamps.map(({ part, change }) => `${part} ${change}`);
 const only = (runs: readonly DryRun[], code: FaultCode) => runs.filter((run) => run.code === code);
 
@@ -34,7 +34,13 @@ describe.each(PATTERN_IDS)('mistakes of %s', (pattern) => {
     );
     const built = wiring.map(({ circuit }) => JSON.stringify(nets(circuit)));
     expect(new Set(built).size).toBe(built.length);
-    expect(runsOf(made)).toHaveLength(candidates.length - 1);
+    // A right build with its knob elsewhere is a state, not a mistake that one makes on purpose.
+    const mistakes = candidates.filter(
+      ({ code, data }) => !data.byRows && !(ASKED_STATES.has(code) && code !== 'button-open'),
+    );
+    expect(runsOf(made).map(({ code, data }) => JSON.stringify([code, data]))).toEqual(
+      mistakes.map(({ code, data }) => JSON.stringify([code, data])),
+    );
   });
 });
 
@@ -81,7 +87,7 @@ describe('on a card', () => {
     const sheet = patternSheet('coin-light', { copies: 2, lamp: 'white' }, 'card');
     const touching = only(runsOf(sheet), 'bridge')[0]!;
     expect(touching.data).toEqual({ hole: 'p0', other: 'm0' });
-    expect(touching.ruins[0]).toMatchObject({ part: 'B1', how: 'supply' });
+    expect(touching.ruins[0]).toMatchObject({ part: 'B1', how: 'shorted' });
     // A fresh coin cell: 3.2 V over 12 Ω.
     expect(touching.ruins[0]!.figure).toBeCloseTo(3.2 / 12, 3);
   });
@@ -116,7 +122,7 @@ describe('parts of the wrong sort', () => {
   });
 
   it('two resistors exchanged: one lamp gains what the other loses', () => {
-    const sheet = patternSheet('strings');
+    const sheet = patternSheet('strings', { way: { kind: 'strings', length: 2 } });
     const [run] = only(runsOf(sheet), 'resistors-exchanged');
     const [small, large] = ['R1', 'R2'].map(
       (id) => sheet.steady.strings.find((s) => s.resistor === id)!.chosen,
@@ -144,7 +150,7 @@ describe('a bench supply', () => {
       supply: { kind: 'bench', cells: 1, age: 'fresh', volts: 9, limitAmps: 0.5 },
     });
     const run = only(runsOf(sheet), 'supply-limited')[0]!;
-    const before = sheet.built.solved!.parts['B1']!.amps;
+    const before = sheet.built.seen!.parts['B1']!.amps;
     expect(run.data.amps! / Math.abs(before)).toBeCloseTo(0.4, 2);
     for (const { change } of run.lamps) expect(change).toMatch(/dimmer|dark/u);
   });

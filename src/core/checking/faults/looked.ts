@@ -1,4 +1,5 @@
 import { isKind, type Part } from '../../circuit/circuit';
+import { firstOf } from '../../parts/index';
 import type { FaultContext } from './fault';
 
 /** Above this many parts, only those whose readings are taken are looked at one by one, and the supply. */
@@ -12,12 +13,15 @@ export function isLarge({ circuit }: FaultContext): boolean {
 export function lookedAt(context: FaultContext): readonly Part[] {
   const { circuit, points } = context;
   if (!isLarge(context)) return circuit.parts;
+  const measured = new Set(points.map(({ part }) => part));
+  const supply = firstOf(circuit, 'supply');
   const near = new Set(
-    circuit.parts.flatMap((part) => (points.includes(part.id) ? Object.values(part.pins) : [])),
+    circuit.parts.flatMap((part) =>
+      measured.has(part.id) && !isKind(part, 'supply') ? Object.values(part.pins) : [],
+    ),
   );
-  const supply = circuit.parts.find((part) => isKind(part, 'supply'));
   for (const net of Object.values(supply?.pins ?? {})) near.delete(net);
   return circuit.parts.filter(
-    (part) => part === supply || Object.values(part.pins).some((net) => near.has(net)),
+    (part) => part.id === supply?.id || Object.values(part.pins).some((net) => near.has(net)),
   );
 }

@@ -4,15 +4,10 @@ import { distance, holeOf, type HoleName } from '../../board/geometry';
 import { isOnTheBack, takenHoles, type Placement, type Plan } from '../../board/plan';
 import { readBack } from '../../board/readBack';
 import { nets } from '../../board/sameCircuit';
-import { partOf, type Circuit, type Part } from '../../circuit/circuit';
-import {
-  candidate,
-  OPEN_OHMS,
-  type Candidate,
-  type FaultCode,
-  type FaultContext,
-  type FaultData,
-} from './fault';
+import { partOf, type Circuit } from '../../circuit/circuit';
+import type { FaultCode, FaultData, Mistake } from '../../parts/mistake';
+import { thingOf } from '../../parts/thing';
+import type { FaultContext } from './fault';
 import { isLarge, lookedAt } from './looked';
 
 /** A plan gone wrong in one place, or the circuit that it then makes where no plan can say it. */
@@ -29,10 +24,10 @@ interface Slip {
  * or tear. Each is read back off the board; those that make the same circuit are one candidate, with their weights
  * together, and those that make the wanted one are none.
  */
-export function wiringFaults(context: FaultContext): Candidate[] {
+export function wiringFaults(context: FaultContext): Mistake[] {
   const { circuit } = context;
   const wanted = JSON.stringify(nets(circuit));
-  const found = new Map<string, Candidate>();
+  const found = new Map<string, Mistake>();
   for (const slip of slips(context)) {
     const read = readBack(slip.plan, circuit);
     const built = slip.torn ? slip.torn(read) : read;
@@ -43,7 +38,7 @@ export function wiringFaults(context: FaultContext): Candidate[] {
       key,
       before
         ? { ...before, prior: before.prior + slip.prior }
-        : candidate(slip.code, slip.data, slip.prior, closedUp(built)),
+        : { code: slip.code, data: slip.data, prior: slip.prior, circuit: built },
     );
   }
   return [...found.values()];
@@ -71,7 +66,7 @@ function jumpersMissing(plan: Plan): Slip[] {
       const overGap = Object.values(wire.legs).every((hole) => holeOf(board, hole)?.rail);
       const code = overGap && board.copper === 'rows' ? 'rail-gap' : 'jumper-missing';
       const placements = plan.placements.filter((other) => other !== wire);
-      return { code, data: { part: wire.part }, prior: 0.8, plan: { ...plan, placements } };
+      return { code, data: { part: wire.part, kind: 'wire' }, prior: 0.8, plan: { ...plan, placements } };
     });
 }
 
@@ -172,22 +167,10 @@ function strayLegs(plan: Plan, circuit: Circuit, isWatched: (part: string) => bo
           if (!holeOf(board, to) || taken.has(to) || holeOf(board, to)?.rail) return [];
           const moved = { ...placement, legs: { ...placement.legs, [pin]: to } };
           const placements = plan.placements.map((p) => (p === placement ? moved : p));
-          const data = { part: placement.part, pin, hole: to };
+          const kind = thingOf(circuit, placement.part)?.kind ?? 'wire';
+          const data = { part: placement.part, kind, pin, hole: to };
           return [{ code: 'leg-astray', data, prior: 0.4, plan: { ...plan, placements } }];
         }),
       ),
     );
-}
-
-/** The circuit with a very large resistor from every node to ground, so that a leg in an empty row is defined. */
-function closedUp(circuit: Circuit): Circuit {
-  const nodes = new Set(circuit.parts.flatMap((part) => Object.values(part.pins)));
-  nodes.delete(circuit.ground);
-  const leaks = [...nodes].map((node): Part => ({
-    id: `leak ${node}`,
-    kind: 'resistor',
-    pins: { a: node, b: circuit.ground },
-    params: { ohms: OPEN_OHMS, tolerance: 0, watts: 1 },
-  }));
-  return { ...circuit, parts: [...circuit.parts, ...leaks] };
 }

@@ -4,7 +4,6 @@ import { AGES, type SupplyChoice } from '../../catalogue/supplies';
 import { finding, refused, type Outcome } from '../../findings/finding';
 import type { Design, Means, Pattern } from '../pattern';
 import { bankOf, type Bank } from '../steady/bank';
-import type { SteadySums } from '../steady/figures';
 import { finish } from '../steady/finish';
 import { circuitFrom, lampPart, MINUS, PLUS, supplyPart } from '../steady/parts';
 import type { Way } from '../steady/way';
@@ -27,14 +26,17 @@ export const coinLightParams = z.strictObject({
 export type CoinLightParams = z.output<typeof coinLightParams>;
 
 /** Lamps across a coin cell, taped or clipped: both schools, with and without a resistor, compared. */
-export const coinLight: Pattern<'coin-light', CoinLightParams, SteadySums> = {
+export const coinLight: Pattern<'coin-light', CoinLightParams> = {
   id: 'coin-light',
   params: coinLightParams,
+  board: 'card',
+  after: [],
+  withWay: (params, way) => ({ ...params, resistor: way.kind === 'own' }),
   defaults: () => ({ lamp: 'white', copies: 1, cells: 1, age: 'fresh', resistor: false, amps: 0.002 }),
   design,
 };
 
-function design(params: CoinLightParams, means: Means): Outcome<Design<SteadySums>> {
+function design(params: CoinLightParams, means: Means): Outcome<Design> {
   const supply: SupplyChoice = { kind: 'coin-20mm', cells: params.cells, age: params.age };
   // Straight across holds for one cell only: two push what no lamp here survives.
   if (!params.resistor && params.cells > 1) {

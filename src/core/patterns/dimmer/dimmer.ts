@@ -8,7 +8,7 @@ import { Junction } from '../../devices/junction';
 import { finding, refused, type Outcome } from '../../findings/finding';
 import type { Design, Means, Pattern } from '../pattern';
 import { ampsOf, bankOf } from '../steady/bank';
-import type { KnobRow, SteadySums } from '../steady/figures';
+import type { KnobRow } from '../steady/figures';
 import { finish } from '../steady/finish';
 import { circuitFrom, lampPart, MINUS, PLUS, resistorPart, supplyPart } from '../steady/parts';
 import { toleranceOf } from '../style';
@@ -30,9 +30,11 @@ export const dimmerParams = z.strictObject({
 export type DimmerParams = z.output<typeof dimmerParams>;
 
 /** A potentiometer as a variable resistor, with a floor resistor that guards the lamp at the end of its travel. */
-export const dimmer: Pattern<'dimmer', DimmerParams, SteadySums> = {
+export const dimmer: Pattern<'dimmer', DimmerParams> = {
   id: 'dimmer',
   params: dimmerParams,
+  board: 'half',
+  after: ['single', 'walk-down'],
   defaults: (style) => ({
     supply: { kind: 'aa-alkaline', cells: 3, age: style.age },
     lamp: 'yellow',
@@ -43,7 +45,7 @@ export const dimmer: Pattern<'dimmer', DimmerParams, SteadySums> = {
   design,
 };
 
-function design(params: DimmerParams, means: Means): Outcome<Design<SteadySums>> {
+function design(params: DimmerParams, means: Means): Outcome<Design> {
   const { shelf, style } = means;
   const supply = supplyFigures(params.supply);
   const unfit = supplyRefusals(supply.volts);

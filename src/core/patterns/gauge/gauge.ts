@@ -14,8 +14,9 @@ import type { Part, PartOf } from '../../circuit/circuit';
 import { THERMAL_VOLTS } from '../../quantities/constants';
 import { Junction } from '../../devices/junction';
 import { finding, refused, type Finding, type Outcome } from '../../findings/finding';
+import type { Goal } from '../goal';
 import type { Design, Means, Pattern } from '../pattern';
-import { choose } from '../single/sums';
+import { choose } from '../steady/choose';
 import { ampsOf } from '../steady/bank';
 import type { RungRow, SteadySums, StringSum } from '../steady/figures';
 import { finish } from '../steady/finish';
@@ -40,9 +41,12 @@ export const gaugeParams = z.strictObject({
 export type GaugeParams = z.output<typeof gaugeParams>;
 
 /** A battery gauge: rungs of zener, resistor and lamp on one bus, lit while a button is held. */
-export const gauge: Pattern<'gauge', GaugeParams, SteadySums> = {
+export const gauge: Pattern<'gauge', GaugeParams> = {
   id: 'gauge',
   params: gaugeParams,
+  board: 'full',
+  after: ['strings'],
+  goals,
   defaults: (style) => ({
     supply: { kind: 'lead-acid-12v', cells: 1, age: 'fresh' },
     rungs: [
@@ -55,7 +59,15 @@ export const gauge: Pattern<'gauge', GaugeParams, SteadySums> = {
   design,
 };
 
-function design(params: GaugeParams, means: Means): Outcome<Design<SteadySums>> {
+/** The lamps come on one after another as the volts rise. */
+function goals({ rungs = [] }: SteadySums): Goal[] {
+  const late = rungs.filter(
+    (rung, i) => i > 0 && !((rungs[i - 1]!.lit ?? Infinity) < (rung.lit ?? Infinity)),
+  );
+  return [{ code: 'lights-in-order', met: late.length === 0, parts: late.map(({ lamp }) => lamp) }];
+}
+
+function design(params: GaugeParams, means: Means): Outcome<Design> {
   const fresh = supplyFigures(params.supply, 'fresh');
   const unfit = supplyRefusals(fresh.volts);
   if (unfit.length) return refused(...unfit);

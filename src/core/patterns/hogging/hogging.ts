@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { LAMP_TYPES } from '../../catalogue/lamps';
 import type { SupplyChoice } from '../../catalogue/supplies';
 import { refused, type Outcome } from '../../findings/finding';
+import type { Goal } from '../goal';
 import type { Design, Means, Pattern } from '../pattern';
 import type { SteadySums } from '../steady/figures';
 import { finish } from '../steady/finish';
@@ -17,14 +18,23 @@ export const hoggingParams = z.strictObject({
 export type HoggingParams = z.output<typeof hoggingParams>;
 
 /** Unlike lamps side by side on a current-limited bench supply: why the one with the lowest forward volts takes all. */
-export const hogging: Pattern<'hogging', HoggingParams, SteadySums> = {
+export const hogging: Pattern<'hogging', HoggingParams> = {
   id: 'hogging',
   params: hoggingParams,
+  board: 'half',
+  after: ['strings'],
+  goals,
   defaults: () => ({ lamps: ['red', 'green', 'blue'], volts: 5, limitAmps: 0.015 }),
   design,
 };
 
-function design({ lamps, volts, limitAmps }: HoggingParams, means: Means): Outcome<Design<SteadySums>> {
+/** One of them takes the current, and the others stay dark. */
+function goals({ design: { lamps } }: SteadySums): Goal[] {
+  const [first, ...rest] = lamps.filter(({ brightness }) => brightness !== 'dark').map(({ part }) => part);
+  return [{ code: 'one-takes-all', met: first !== undefined && rest.length === 0, parts: rest }];
+}
+
+function design({ lamps, volts, limitAmps }: HoggingParams, means: Means): Outcome<Design> {
   const unfit = supplyRefusals(volts);
   if (unfit.length) return refused(...unfit);
   const supply: SupplyChoice = { kind: 'bench', cells: 1, age: 'fresh', volts, limitAmps };

@@ -5,7 +5,6 @@ import { Junction } from '../../devices/junction';
 import { finding, refused, type Outcome } from '../../findings/finding';
 import type { Design, Means, Pattern } from '../pattern';
 import { bankOf } from '../steady/bank';
-import type { SteadySums } from '../steady/figures';
 import { finish } from '../steady/finish';
 import type { Way } from '../steady/way';
 import { judgeWay, unmetWay } from '../steady/ways';
@@ -25,17 +24,25 @@ export const lampCoverParams = z.strictObject({
 export type LampCoverParams = z.output<typeof lampCoverParams>;
 
 /** Many lamps in strings on an isolated 12 V supply. */
-export const lampCover: Pattern<'lamp-cover', LampCoverParams, SteadySums> = {
+export const lampCover: Pattern<'lamp-cover', LampCoverParams> = {
   id: 'lamp-cover',
   params: lampCoverParams,
+  board: 'strip',
+  after: ['strings', 'panel'],
+  standsInFor: 'mains lamp',
+  batch: () => BATCH,
+  withWay: (params, way) => ({ ...params, length: way.length }),
   defaults: () => ({ count: 12, lamp: 'white', amps: 0.01 }),
   design,
 };
 
+/** Lamps soldered together before a test. */
+const BATCH = 6;
+
 /** Volts that a resistor must keep so that its string's current does not wander with every lamp. */
 const HELD_SHARE = 0.15;
 
-function design(params: LampCoverParams, means: Means): Outcome<Design<SteadySums>> {
+function design(params: LampCoverParams, means: Means): Outcome<Design> {
   const supply: SupplyChoice = {
     kind: 'bench',
     cells: 1,

@@ -5,7 +5,6 @@ import { refused, type Outcome } from '../../findings/finding';
 import type { Design, Means, Pattern } from '../pattern';
 import { bankOf } from '../steady/bank';
 import { steadyCheckpoints } from '../steady/checkpoints';
-import type { SteadySums } from '../steady/figures';
 import { finish } from '../steady/finish';
 import { ampsSchema, choiceOverrides, supplyRefusals, supplySchema } from '../wishes';
 
@@ -22,9 +21,13 @@ export const panelParams = z.strictObject({
 export type PanelParams = z.output<typeof panelParams>;
 
 /** Rows and columns of lamps, each with its own resistor, soldered in batches with a test after each. */
-export const panel: Pattern<'panel', PanelParams, SteadySums> = {
+export const panel: Pattern<'panel', PanelParams> = {
   id: 'panel',
   params: panelParams,
+  board: 'strip',
+  after: ['strings'],
+  batch: ({ batch }) => batch,
+  perBand: ({ columns }) => columns,
   defaults: () => ({
     supply: { kind: 'usb', cells: 1, age: 'nominal' },
     rows: 3,
@@ -36,7 +39,7 @@ export const panel: Pattern<'panel', PanelParams, SteadySums> = {
   design,
 };
 
-function design(params: PanelParams, means: Means): Outcome<Design<SteadySums>> {
+function design(params: PanelParams, means: Means): Outcome<Design> {
   const unfit = supplyRefusals(supplyFigures(params.supply).volts);
   if (unfit.length) return refused(...unfit);
   const strings = Array.from({ length: params.rows * params.columns }, () => [params.lamp]);

@@ -7,10 +7,10 @@ import type { Part, PartOf } from '../../circuit/circuit';
 import { Junction } from '../../devices/junction';
 import { finding, refused, type Outcome } from '../../findings/finding';
 import type { Design, Means, Pattern } from '../pattern';
-import { choose } from '../single/sums';
+import { choose } from '../steady/choose';
 import { ampsOf } from '../steady/bank';
 import { POTENTIOMETERS } from '../dimmer/dimmer';
-import type { SteadySums, StringSum } from '../steady/figures';
+import type { StringSum } from '../steady/figures';
 import { finish } from '../steady/finish';
 import { circuitFrom, lampPart, MINUS, PLUS, resistorPart, supplyPart } from '../steady/parts';
 import { judgeWay } from '../steady/ways';
@@ -35,9 +35,13 @@ export const rgbParams = z.strictObject({
 export type RgbParams = z.output<typeof rgbParams>;
 
 /** A three-colour lamp with a resistor for each colour, fixed or turned by hand; or one shared, to show why not. */
-export const rgb: Pattern<'rgb', RgbParams, SteadySums> = {
+export const rgb: Pattern<'rgb', RgbParams> = {
   id: 'rgb',
   params: rgbParams,
+  board: 'half',
+  after: ['strings', 'hogging'],
+  withWay: (params, { kind }) =>
+    kind === 'own' || kind === 'shared' ? { ...params, resistors: kind } : undefined,
   defaults: (style) => ({
     supply: { kind: 'usb', cells: 1, age: 'nominal' },
     common: 'cathode',
@@ -52,7 +56,7 @@ export const rgb: Pattern<'rgb', RgbParams, SteadySums> = {
 /** Current with the knob fully down: a lamp still glows faintly there. */
 const LOW_AMPS = 1e-4;
 
-function design(params: RgbParams, means: Means): Outcome<Design<SteadySums>> {
+function design(params: RgbParams, means: Means): Outcome<Design> {
   const supply = supplyFigures(params.supply);
   const unfit = supplyRefusals(supply.volts);
   if (unfit.length) return refused(...unfit);

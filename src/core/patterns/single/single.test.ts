@@ -20,8 +20,8 @@ function refusal(params: Partial<SingleParams>) {
 
 describe('the sums of one lamp', () => {
   it('go line by line as on the board', () => {
-    const { sums } = sheetWith();
-    expect(sums.supplyFigures.volts).toBeCloseTo(4.8, 12);
+    const { loop: sums, steady } = sheetWith();
+    expect(steady.supplyFigures.volts).toBeCloseTo(4.8, 12);
     expect(sums.lampVolts).toBeCloseTo(1.8847, 3);
     expect(sums.voltsLeft).toBeCloseTo(4.8 - sums.lampVolts, 12);
     expect(sums.loopOhms).toBeCloseTo(sums.voltsLeft / 0.01, 9);
@@ -30,24 +30,24 @@ describe('the sums of one lamp', () => {
     expect(sums.chosen).toBe(330);
     expect(sums.bands4).toEqual(['orange', 'orange', 'brown', 'gold']);
     expect(sums.bands5).toEqual(['orange', 'orange', 'black', 'black', 'brown']);
-    expect(sums.design.amps).toBeCloseTo(8.8505e-3, 6);
-    expect(sums.hottest.resistorWatts).toBeCloseTo(sums.design.amps ** 2 * 330, 9);
-    expect(sums.rating).toBe(0.125);
-    expect(sums.hours).toBeCloseTo(2.4 / sums.ages[1]!.amps, 9);
+    expect(steady.design.amps).toBeCloseTo(8.8505e-3, 6);
+    expect(steady.hottest.hottest!.watts).toBeCloseTo(steady.design.amps ** 2 * 330, 9);
+    expect(steady.rating).toBe(0.125);
+    expect(sums.hours).toBeCloseTo(2.4 / steady.ages[1]!.amps, 6);
     // Along the discharge the current falls from fresh to empty, so the hours lie between those of its ends.
-    expect(sums.life!.toEmpty).toBeGreaterThan(2.4 / sums.ages[0]!.amps);
-    expect(sums.life!.toDim).toBe(Infinity);
+    expect(steady.life!.toEmpty).toBeGreaterThan(2.4 / steady.ages[0]!.amps);
+    expect(steady.life!.toDim).toBe(Infinity);
   });
 
   it('agree with the solver at every age', () => {
-    const { sums, circuit } = sheetWith({ lamp: 'blue', amps: 0.005 });
+    const { steady, circuit } = sheetWith({ lamp: 'blue', amps: 0.005 });
     const outcome = solve(circuit);
-    expect(outcome.ok && outcome.value.parts['D1']!.amps).toBeCloseTo(sums.design.amps, 9);
-    expect(outcome.ok && outcome.value.parts['R1']!.watts).toBeCloseTo(sums.design.resistorWatts, 9);
+    expect(outcome.ok && outcome.value.parts['D1']!.amps).toBeCloseTo(steady.design.amps, 9);
+    expect(outcome.ok && outcome.value.parts['R1']!.watts).toBeCloseTo(steady.design.hottest!.watts, 9);
   });
 
   it('show the other schools with what they lead to', () => {
-    const { schools } = sheetWith().sums;
+    const { schools } = sheetWith().loop;
     const of = (question: string, choice: string) =>
       schools.find((s) => s.question === question && s.choice === choice)!;
     expect(of('value', 'up')).toMatchObject({ ohms: 330, house: true });
@@ -60,11 +60,11 @@ describe('the sums of one lamp', () => {
   });
 
   it('let the lesson overrule the house', () => {
-    expect(sheetWith({ rounding: 'nearest' }).sums.chosen).toBe(270);
-    expect(sheetWith({ values: 'E24' }).sums.chosen).toBe(300);
+    expect(sheetWith({ rounding: 'nearest' }).loop.chosen).toBe(270);
+    expect(sheetWith({ values: 'E24' }).loop.chosen).toBe(300);
     const drawer = { shelf: { ...BARE_SHELF, drawer: [470, 220] } };
-    expect(sheetWith({}, drawer).sums.chosen).toBe(470);
-    expect(sheetWith({}, { ...drawer, style: { ...DEFAULT_STYLE, rounding: 'nearest' } }).sums.chosen).toBe(
+    expect(sheetWith({}, drawer).loop.chosen).toBe(470);
+    expect(sheetWith({}, { ...drawer, style: { ...DEFAULT_STYLE, rounding: 'nearest' } }).loop.chosen).toBe(
       220,
     );
   });
@@ -83,8 +83,8 @@ describe('the sums of one lamp', () => {
         const supply = { kind, cells: Math.min(cells, SUPPLIES[kind].cellsMost), age };
         const designed = single.design({ supply, lamp, amps, side }, means);
         if (!designed.ok) return;
-        const { design, chosen } = designed.value.sums;
-        expect(seriesValues('E12')).toContain(chosen);
+        const { design, loop } = designed.value.sums;
+        expect(seriesValues('E12')).toContain(loop!.chosen);
         expect(design.amps).toBeLessThanOrEqual(amps * (1 + 1e-9));
         const solved = solve(designed.value.circuit);
         expect(solved.ok && solved.value.parts['D1']!.amps / design.amps).toBeCloseTo(1, 6);
@@ -95,7 +95,7 @@ describe('the sums of one lamp', () => {
   it('carry the same current with the resistor on either side', () => {
     const plus = sheetWith({ side: 'plus' });
     const minus = sheetWith({ side: 'minus' });
-    expect(minus.sums.design.amps).toBe(plus.sums.design.amps);
+    expect(minus.steady.design.amps).toBe(plus.steady.design.amps);
     expect(minus.circuit.parts.find((p) => p.id === 'R1')!.pins['b']).toBe('minus');
   });
 });

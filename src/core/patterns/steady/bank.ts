@@ -6,7 +6,7 @@ import { Junction } from '../../devices/junction';
 import { accepted, finding, refused, type Outcome } from '../../findings/finding';
 import type { Amps, Ohms } from '../../quantities/units';
 import type { Means } from '../pattern';
-import { choose } from '../single/sums';
+import { choose } from './choose';
 import { toleranceOf, type Rounding, type Side } from '../style';
 import type { StringSum } from './figures';
 import { circuitFrom, lampPart, MINUS, PLUS, resistorPart, supplyPart, type LampSorts } from './parts';

@@ -1,5 +1,5 @@
-import { batteryLife, type BatteryLife } from '../../answers/battery';
-import { brightnessAt, type Brightness } from '../../catalogue/brightness';
+import { batteryLife, DIM_AMPS, type BatteryLife } from '../../answers/battery';
+import type { Brightness } from '../../catalogue/brightness';
 import type { LampType } from '../../catalogue/lamps';
 import { ratingFor } from '../../catalogue/ratings';
 import {
@@ -11,8 +11,12 @@ import {
 } from '../../catalogue/supplies';
 import { isKind, type Circuit } from '../../circuit/circuit';
 import { accepted, type Outcome } from '../../findings/finding';
-import type { Amps, Ohms, Volts, Watts } from '../../quantities/units';
-import { solve } from '../../solver/solve';
+import type { Amps, Hours, Ohms, Volts, Watts } from '../../quantities/units';
+import { withHeld } from '../../observe/held';
+import { lampsSeen } from '../../observe/looks';
+import { observe, reportOf, supplyAmps } from '../../observe/observe';
+import type { LoopSums } from '../single/working';
+import { heldToShow } from './checkpoints';
 import { atAge, type LampSorts } from './parts';
 import type { Way } from './way';
 
@@ -92,14 +96,18 @@ export interface SteadySums {
   readonly ages: readonly AgeRow[];
   /** The row of `ages` that the lesson designs for. */
   readonly design: AgeRow;
-  /** The row in which the resistors run hottest. */
+  /** The row in which the resistors run hottest: at the worst age of the supply, and place of every knob. */
   readonly hottest: AgeRow;
+  /** The same ages with every knob where the lamps get most, where there are knobs. */
+  readonly worst: readonly AgeRow[];
   readonly rating?: Watts | undefined;
-  readonly life?: Pick<BatteryLife, 'toDim' | 'toEmpty'> | undefined;
+  readonly life?: Life | undefined;
   readonly ways: readonly Way[];
   readonly walk?: readonly WalkRow[];
   readonly knob?: readonly KnobRow[];
   readonly rungs?: readonly RungRow[];
+  /** The working of a lesson of one lamp, line by line, and the other schools beside it. */
+  readonly loop?: LoopSums;
 }
 
 /** A circuit off its supply at every age. */
@@ -114,28 +122,29 @@ export function ageRows(circuit: Circuit, choice: SupplyChoice, sorts: LampSorts
 }
 
 export function ageRow(circuit: Circuit, age: Age, sorts: LampSorts): Outcome<AgeRow> {
-  const solved = solve(circuit);
-  if (!solved.ok) return solved;
-  const figures = solved.value.parts;
+  const outcome = observe(circuit);
+  if (!outcome.ok) return outcome;
+  const seen = outcome.value;
+  const looks = new Map(lampsSeen(seen).map((lamp) => [lamp.part, lamp.brightness]));
   const lamps = circuit.parts.flatMap((part): LampFigure[] => {
     if (!isKind(part, 'led')) return [];
-    const { amps, volts } = figures[part.id]!;
+    const { amps, volts } = reportOf(seen, part.id);
     const share = amps / part.params.maxAmps;
-    const brightness = brightnessAt(Math.max(0, amps), part.params.maxAmps);
-    return [{ part: part.id, type: sorts[part.id] ?? 'red', amps, volts, brightness, share }];
+    const type = sorts[part.id] ?? 'red';
+    return [{ part: part.id, type, amps, volts, brightness: looks.get(part.id)!, share }];
   });
   const supply = circuit.parts.find((part) => isKind(part, 'supply'));
   const warm = circuit.parts
     .filter((part) => WARM.has(part.kind))
-    .map(({ id }) => ({ part: id, ...figures[id]! }));
+    .map(({ id }) => ({ part: id, ...reportOf(seen, id) }));
   const hottest = warm.reduce<(typeof warm)[0] | undefined>(
     (best, part) => (!best || part.watts > best.watts * (1 + 1e-9) ? part : best),
     undefined,
   );
   return accepted({
     age,
-    supplyVolts: supply ? figures[supply.id]!.volts : 0,
-    amps: supply ? -figures[supply.id]!.amps : 0,
+    supplyVolts: supply ? reportOf(seen, supply.id).volts : 0,
+    amps: supply ? -reportOf(seen, supply.id).amps : 0,
     lamps,
     lostWatts: warm.reduce((sum, { watts }) => sum + watts, 0),
     ...(hottest ? { hottest } : {}),
@@ -144,23 +153,50 @@ export function ageRow(circuit: Circuit, age: Age, sorts: LampSorts): Outcome<Ag
 
 const WARM: ReadonlySet<string> = new Set(['resistor', 'potentiometer', 'zener']);
 
-/** Hours until the dimmest lamp that shines at first is dim, and until the battery is empty. */
-export function lifeOf(circuit: Circuit, choice: SupplyChoice, sorts: LampSorts): SteadySums['life'] {
+/** How long a battery serves: until the dimmest lamp is too dim, or until it is empty, whichever comes first. */
+export interface Life extends Pick<BatteryLife, 'toDim' | 'toEmpty'> {
+  readonly useful: Hours;
+  /** The current below which the lamp counts as too dim. */
+  readonly dimAmps: Amps;
+}
+
+/** A lamp that is meant to be faint is too dim at half of what it begins with. */
+const FAINT_SHARE = 0.5;
+
+/** Hours until the dimmest lamp that shines at first is too dim, and until the battery is empty. */
+export function lifeOf(circuit: Circuit, choice: SupplyChoice, sorts: LampSorts): Life | undefined {
   const first = ageRow(atAge(circuit, choice, 'fresh'), 'fresh', sorts);
-  const lit = first.ok ? first.value.lamps.filter((lamp) => lamp.amps >= 1e-3) : [];
-  const watched = lit.reduce((least, lamp) => (!least || lamp.amps < least.amps ? lamp : least), lit[0]);
-  return batteryLife(choice, ({ volts, ohms }) => {
-    const now = solve({
+  const lamps = first.ok ? first.value.lamps : [];
+  const lit = lamps.filter((lamp) => lamp.amps >= DIM_AMPS);
+  const brightest = lamps.reduce((most, lamp) => (lamp.amps > most.amps ? lamp : most), lamps[0]!);
+  const watched = lit.reduce((least, lamp) => (lamp.amps < least.amps ? lamp : least), lit[0] ?? brightest);
+  const dimAmps = lit.length ? DIM_AMPS : FAINT_SHARE * Math.max(watched?.amps ?? 0, 1e-6);
+  const drawAt = ({ volts, ohms }: SupplyFigures) => {
+    const now = observe({
       ...circuit,
       parts: circuit.parts.map((part) =>
         isKind(part, 'supply') ? { ...part, params: { ...part.params, volts, ohms } } : part,
       ),
     });
-    const supply = circuit.parts.find((part) => isKind(part, 'supply'))!;
     if (!now.ok) return undefined;
-    const { parts } = now.value;
-    return { drain: -parts[supply.id]!.amps, lamp: watched ? parts[watched.part]!.amps : 0 };
-  });
+    return { drain: supplyAmps(now.value), lamp: watched ? reportOf(now.value, watched.part).amps : 0 };
+  };
+  const life = batteryLife(choice, drawAt, dimAmps);
+  if (!life) return undefined;
+  const { toDim, toEmpty } = life;
+  return { toDim, toEmpty, useful: Math.min(toDim ?? 0, toEmpty), dimAmps };
+}
+
+/** Every age with the knobs as they are and where they let most through. */
+function worstRows(
+  circuit: Circuit,
+  supply: SupplyChoice,
+  sorts: LampSorts,
+  asSet: readonly AgeRow[],
+): readonly AgeRow[] {
+  if (!circuit.parts.some((part) => isKind(part, 'potentiometer'))) return asSet;
+  const turnedUp = ageRows(withHeld(circuit, heldToShow(circuit)), supply, sorts);
+  return turnedUp.ok ? [...asSet, ...turnedUp.value] : asSet;
 }
 
 export interface SumsRequest {
@@ -178,7 +214,8 @@ export function steadySums(request: SumsRequest): Outcome<SteadySums> {
   const { circuit, supply, sorts } = request;
   const ages = ageRows(circuit, supply, sorts);
   if (!ages.ok) return ages;
-  const hottest = ages.value.reduce((a, b) => ((b.hottest?.watts ?? 0) > (a.hottest?.watts ?? 0) ? b : a));
+  const worst = worstRows(circuit, supply, sorts, ages.value);
+  const hottest = worst.reduce((a, b) => ((b.hottest?.watts ?? 0) > (a.hottest?.watts ?? 0) ? b : a));
   return accepted({
     supply,
     supplyFigures: supplyFigures(supply),
@@ -186,6 +223,7 @@ export function steadySums(request: SumsRequest): Outcome<SteadySums> {
     ages: ages.value,
     design: ages.value.find((row) => row.age === supply.age)!,
     hottest,
+    worst,
     rating: ratingFor(hottest.hottest?.watts ?? 0, request.ratingShare),
     life: request.brief ? undefined : lifeOf(circuit, supply, sorts),
     ways: [],

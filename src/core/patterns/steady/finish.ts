@@ -2,10 +2,11 @@ import type { SupplyChoice } from '../../catalogue/supplies';
 import { SUPPLIES } from '../../catalogue/supplies';
 import { isKind, type Circuit, type PartOf } from '../../circuit/circuit';
 import { accepted, finding, type Finding, type Outcome } from '../../findings/finding';
-import type { Checkpoint, Design, Means } from '../pattern';
-import { steadySums, type SteadySums, type StringSum } from './figures';
+import type { Checkpoint, Held } from '../../observe/checkpoint';
+import type { Design, Means } from '../pattern';
+import { steadySums, type AgeRow, type SteadySums, type StringSum } from './figures';
 import type { LampSorts } from './parts';
-import { steadyCheckpoints } from './checkpoints';
+import { heldToShow, steadyCheckpoints } from './checkpoints';
 
 interface Unfinished {
   readonly circuit: Circuit;
@@ -13,12 +14,13 @@ interface Unfinished {
   readonly sorts: LampSorts;
   readonly strings?: readonly StringSum[];
   readonly checkpoints?: readonly Checkpoint[];
+  readonly held?: Held;
   readonly findings?: readonly Finding[];
   readonly more?: Partial<SteadySums>;
 }
 
 /** Solves a steady-light circuit and says what every such lesson says about it. */
-export function finish(unfinished: Unfinished, means: Means): Outcome<Design<SteadySums>> {
+export function finish(unfinished: Unfinished, means: Means): Outcome<Design> {
   const { circuit, supply, sorts, strings = [] } = unfinished;
   const { ratingShare } = means.style;
   const sums = steadySums({ circuit, supply, sorts, strings, ratingShare, brief: means.brief });
@@ -30,6 +32,7 @@ export function finish(unfinished: Unfinished, means: Means): Outcome<Design<Ste
     supply,
     sorts,
     checkpoints: unfinished.checkpoints ?? steadyCheckpoints(circuit),
+    held: unfinished.held ?? heldToShow(circuit),
     sums: whole,
     findings: [...(unfinished.findings ?? []), ...remarks(whole, means)],
   });
@@ -53,11 +56,19 @@ const COIN_AMPS = 5e-3;
 /** What a port or rail may be asked for all day; others are limited by what they are. */
 const PORT_AMPS: Readonly<Record<string, number>> = { usb: 0.5, 'rail-5v': 0.4, 'rail-3v3': 0.15 };
 
+/** Every lamp where it carries most: at the age that is designed for, with every knob turned up. */
+function mostCarried({ design, worst }: SteadySums): AgeRow['lamps'] {
+  const rows = [design, ...worst.filter(({ age }) => age === design.age)];
+  return design.lamps.map((lamp, i) =>
+    rows.reduce((best, row) => (row.lamps[i]!.amps > best.amps ? row.lamps[i]! : best), lamp),
+  );
+}
+
 function remarks(sums: SteadySums, { shelf, style }: Means): Finding[] {
   const { design, hottest, supply, supplyFigures } = sums;
   const found: Finding[] = [];
-  for (const { part, amps, share } of design.lamps) {
-    const { absoluteAmps, maxAmps } = shelf.lamps[design.lamps.find((lamp) => lamp.part === part)!.type];
+  for (const { part, type, amps, share } of mostCarried(sums)) {
+    const { absoluteAmps, maxAmps } = shelf.lamps[type];
     const over = { part, amps, limit: maxAmps, share };
     if (amps > absoluteAmps) found.push(finding('will-fail', over, 'warning'));
     else if (share > 1) found.push(finding('over-current', over, 'warning'));

@@ -16,6 +16,8 @@ export interface Way {
   readonly works: boolean;
   readonly why: readonly Finding[];
   readonly figures?: WayFigures;
+  /** Why it is the best of those that work: it alone works, it keeps its light, or it draws least. */
+  readonly best?: 'only' | 'keeps' | 'least';
 }
 
 export interface WayFigures {
@@ -24,7 +26,10 @@ export interface WayFigures {
   readonly litTired: number;
   readonly amps: Amps;
   readonly lostWatts: Watts;
+  /** Until the dimmest lamp is too dim to serve, or the battery empty. */
   readonly hours?: Hours | undefined;
+  /** Share of its current that every lamp keeps from a tired supply and from any batch of lamps. */
+  readonly kept: number;
   readonly parts: number;
   /** Resistors and lamps together, in cents; undefined where a price is missing. */
   readonly cents?: number | undefined;

@@ -2,7 +2,7 @@ import type { SupplyChoice } from '../../catalogue/supplies';
 import { isKind, type Circuit } from '../../circuit/circuit';
 import { finding, type Finding, type Outcome } from '../../findings/finding';
 import type { Means } from '../pattern';
-import { steadySums, type AgeRow } from './figures';
+import { ageRow, steadySums, type AgeRow } from './figures';
 import type { LampSorts } from './parts';
 import type { Way, WayFigures, WayKind } from './way';
 
@@ -29,7 +29,8 @@ export function judgeWay({ kind, length, supply, circuit, sorts }: WayRequest, m
     litTired: litIn(tired),
     amps: sums.value.design.amps,
     lostWatts: sums.value.design.lostWatts,
-    hours: sums.value.life?.toEmpty,
+    hours: sums.value.life?.useful,
+    kept: keptShare(circuit, sums.value.design, tired, sorts),
     parts: parts.length,
     cents: priceOf(circuit, sorts, means),
   };
@@ -86,13 +87,43 @@ function priceOf(circuit: Circuit, sorts: LampSorts, { cents }: Means): number |
   return sum;
 }
 
-/** The way to take by itself: all lamps lit, then least current, then fewest parts. */
+/** A way that a weak pack or another batch leaves with less than this share of its current is not steady. */
+export const KEPT_LEAST = 0.5;
+
+/** The least share of its current that any lamp keeps: off a tired supply, and with every lamp of the batch at its end. */
+function keptShare(circuit: Circuit, design: AgeRow, tired: AgeRow, sorts: LampSorts): number {
+  const batch = (end: 'vfLow' | 'vfHigh') => {
+    const parts = circuit.parts.map((part) =>
+      isKind(part, 'led') ? { ...part, params: { ...part.params, vf: part.params[end] } } : part,
+    );
+    return ageRow({ ...circuit, parts }, design.age, sorts);
+  };
+  const [low, high] = [batch('vfLow'), batch('vfHigh')];
+  const shares = design.lamps.flatMap(({ amps }, i) => {
+    if (amps < 1e-4) return [];
+    const weak = tired.lamps[i]!.amps / amps;
+    const less = high.ok ? high.value.lamps[i]!.amps / amps : 0;
+    const more = low.ok ? amps / low.value.lamps[i]!.amps : 0;
+    return [weak, less, more];
+  });
+  return shares.length ? Math.max(0, Math.min(...shares)) : 0;
+}
+
+/**
+ * The way to take by itself: all lamps lit, then one that keeps at least half of its light from any pack and batch, then
+ * least current, then fewest parts.
+ */
 export function bestWay(ways: readonly Way[]): Way | undefined {
   const works = ways.filter((way) => way.works && way.figures);
-  return works.reduce<Way | undefined>(
-    (best, way) => (!best || rank(way) < rank(best) ? way : best),
+  const steady = works.filter(({ figures }) => figures!.kept >= KEPT_LEAST);
+  const among = steady.length ? steady : works;
+  const best = among.reduce<Way | undefined>(
+    (least, way) => (!least || rank(way) < rank(least) ? way : least),
     undefined,
   );
+  if (!best) return undefined;
+  const drawsLeast = works.every((way) => rank(best) <= rank(way));
+  return { ...best, best: works.length === 1 ? 'only' : drawsLeast ? 'least' : 'keeps' };
 }
 
 function rank({ figures }: Way): number {

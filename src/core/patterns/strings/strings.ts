@@ -5,9 +5,8 @@ import { valuesOf } from '../../catalogue/shelf';
 import { Junction } from '../../devices/junction';
 import { finding, refused, type Outcome } from '../../findings/finding';
 import type { Design, Means, Pattern } from '../pattern';
-import { choose } from '../single/sums';
+import { choose } from '../steady/choose';
 import { ampsOf, bankOf, type Bank } from '../steady/bank';
-import type { SteadySums } from '../steady/figures';
 import { finish } from '../steady/finish';
 import { circuitFrom, lampPart, MINUS, PLUS, resistorPart, supplyPart } from '../steady/parts';
 import type { Way } from '../steady/way';
@@ -43,9 +42,12 @@ export const stringsParams = z.strictObject({
 export type StringsParams = z.output<typeof stringsParams>;
 
 /** Several lamps off one supply: each with its own resistor, in strings, or on one resistor together. */
-export const strings: Pattern<'strings', StringsParams, SteadySums> = {
+export const strings: Pattern<'strings', StringsParams> = {
   id: 'strings',
   params: stringsParams,
+  board: 'half',
+  after: ['single'],
+  withWay,
   defaults: (style) => ({
     supply: { kind: 'block-9v', cells: 1, age: style.age },
     groups: [
@@ -59,7 +61,7 @@ export const strings: Pattern<'strings', StringsParams, SteadySums> = {
   design,
 };
 
-function design(params: StringsParams, means: Means): Outcome<Design<SteadySums>> {
+function design(params: StringsParams, means: Means): Outcome<Design> {
   const unfit = supplyRefusals(supplyFigures(params.supply).volts);
   if (unfit.length) return refused(...unfit);
   const lamps = lampList(params.groups);
@@ -71,8 +73,11 @@ function design(params: StringsParams, means: Means): Outcome<Design<SteadySums>
   if (!taken) return refused(...allReasons(ways));
   const built = buildWay(params, params.supply, lamps, taken, means);
   if (!built.ok) return built;
+  const here = ways.filter((way) => way.supply === ways[0]!.supply);
+  const best = bestWay(here);
   const marked = ways.map((way) => ({
     ...way,
+    ...(best && isSame(way, best) ? { best: best.best } : {}),
     taken: way.supply === params.supply && way.kind === taken.kind && way.length === taken.length,
   }));
   const { circuit, sorts, strings: sums } = built.value;
@@ -84,11 +89,21 @@ function design(params: StringsParams, means: Means): Outcome<Design<SteadySums>
   );
 }
 
+/** The same lamps joined in another way, off the supply that it was worked out for. */
+function withWay(params: StringsParams, { kind, length, supply }: Way): StringsParams | undefined {
+  if (kind === 'none') return undefined;
+  return { ...params, supply, way: kind === 'strings' ? { kind, length } : { kind } };
+}
+
 export function lampList(groups: StringsParams['groups']): LampType[] {
   return groups.flatMap(({ lamp, count }) => Array.from({ length: count }, () => lamp));
 }
 
 type Joining = Pick<Way, 'kind' | 'length'>;
+
+function isSame(one: Way, other: Way): boolean {
+  return one.kind === other.kind && one.length === other.length && one.supply === other.supply;
+}
 
 function wayTaken(choice: WayChoice, ways: readonly Way[]): Joining | undefined {
   if (choice.kind === 'strings') return choice;

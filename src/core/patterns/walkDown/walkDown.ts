@@ -7,7 +7,7 @@ import { Junction } from '../../devices/junction';
 import { finding, refused, type Outcome } from '../../findings/finding';
 import type { Design, Means, Pattern } from '../pattern';
 import { ampsOf } from '../steady/bank';
-import type { SteadySums, WalkRow } from '../steady/figures';
+import type { WalkRow } from '../steady/figures';
 import { finish } from '../steady/finish';
 import { circuitFrom, lampPart, MINUS, PLUS, resistorPart, supplyPart } from '../steady/parts';
 import { toleranceOf } from '../style';
@@ -27,9 +27,11 @@ export const walkDownParams = z.strictObject({
 export type WalkDownParams = z.output<typeof walkDownParams>;
 
 /** One lamp and a row of resistors, from high to low, with a floor that the walk does not pass. */
-export const walkDown: Pattern<'walk-down', WalkDownParams, SteadySums> = {
+export const walkDown: Pattern<'walk-down', WalkDownParams> = {
   id: 'walk-down',
   params: walkDownParams,
+  board: 'half',
+  after: ['single'],
   defaults: (style) => ({
     supply: { kind: 'aa-alkaline', cells: 3, age: style.age },
     lamp: 'green',
@@ -38,7 +40,7 @@ export const walkDown: Pattern<'walk-down', WalkDownParams, SteadySums> = {
   design,
 };
 
-function design(params: WalkDownParams, means: Means): Outcome<Design<SteadySums>> {
+function design(params: WalkDownParams, means: Means): Outcome<Design> {
   const { shelf, style } = means;
   const supply = supplyFigures(params.supply);
   const unfit = supplyRefusals(supply.volts);

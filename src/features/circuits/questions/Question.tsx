@@ -10,7 +10,7 @@ interface Props<T> {
   /** The question as a sentence whose underlined words are its inputs. */
   readonly words: ReactNode;
   readonly problem: string;
-  readonly asked: Pick<Asked<Outcome<T>>, 'reply' | 'waiting' | 'failure'>;
+  readonly asked: Pick<Asked<Outcome<T>, unknown>, 'reply' | 'waiting' | 'failure'>;
   readonly children: (answer: T) => ReactNode;
 }
 

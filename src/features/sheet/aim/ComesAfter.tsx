@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { COMES_AFTER, type PatternId } from '@/core';
+import { patternOf, type PatternId } from '@/core';
 import { PATTERN_WORDS } from '@/messages/patterns';
 import type { CourseLesson } from '../given';
 
@@ -11,7 +11,7 @@ interface Props {
 
 /** What the students must have done before, and which lesson of the course does it. */
 export function ComesAfter({ pattern, course }: Props) {
-  const before = COMES_AFTER[pattern];
+  const before = patternOf(pattern).after as readonly PatternId[];
   return (
     <section className="ruled">
       <h2>Comes after</h2>

@@ -10,8 +10,9 @@ import {
   type SheetRequest,
 } from '@/core';
 import { useAsked } from '@/features/asking/useAsked';
-import { CHANGE_WORDS, damageWords, ruinWords } from '@/messages/dryRun';
-import { BRIGHTNESS_WORDS, checkpointName, partName } from '@/messages/names';
+import { CHANGE_WORDS, damageWords, ruinWords, whyWords } from '@/messages/dryRun';
+import { looksWords, thingName } from '@/messages/names';
+import { pointName } from '@/messages/points';
 import { Note } from '@/ui/Note';
 import { Heads } from '@/ui/Heads';
 
@@ -81,7 +82,7 @@ function byPart(runs: readonly DryRun[]): [string, DryRun[]][] {
 
 /** The part that a mistake is made with; what lies between the parts stands together, slips of the meter last. */
 function whereWords({ code, data }: DryRun): string {
-  if (data.part !== undefined) return partName(data.part);
+  if (data.part !== undefined) return thingName(data.kind, data.part);
   return ['cut-missing', 'bridge', 'tape-torn'].includes(code) ? 'the board' : 'the meter';
 }
 
@@ -120,13 +121,14 @@ function Prediction({
 }) {
   const [typed, setTyped] = useState('');
   const lamp = askedAbout(run);
-  const point = checkpointName(telling(run, sheet).id);
+  const point = nameOf(telling(run, sheet).id, sheet);
   const volts = parseQuantity(typed, 'V');
   if (!lamp) return null;
   return (
     <div className="pt-3" role="group" aria-label="Prediction">
       <p>
-        First say it: what does {partName(lamp.part)} do? It carries {formatQuantity(lamp.before, 'A')} now.
+        First say it: what does {thingName('led', lamp.part)} do? It carries{' '}
+        {formatQuantity(lamp.before, 'A')} now.
       </p>
       <Form.Group controlId="expected-volts" className="pb-2">
         <Form.Label>And, if you dare, what the meter reads: {point}</Form.Label>
@@ -168,7 +170,7 @@ function Outcome({ run, said, sheet }: { run: DryRun; said: Said; sheet: Sheet }
           .slice(0, 6)
           .map(
             ({ part, after, change, brightness }) =>
-              `${part} ${CHANGE_WORDS[change]}: ${after < 1e-7 ? 'no current' : `${formatQuantity(after, 'A')}, ${BRIGHTNESS_WORDS[brightness]}`}.`,
+              `${part} ${CHANGE_WORDS[change]}: ${after < 1e-7 ? 'no current' : `${formatQuantity(after, 'A')}, ${looksWords(brightness, sheet.sorts[part])}`}.`,
           )
           .join(' ')}
         {shown.length > 6 && ` So do ${shown.length - 6} more.`}
@@ -176,9 +178,12 @@ function Outcome({ run, said, sheet }: { run: DryRun; said: Said; sheet: Sheet }
           changed.length < run.lamps.length &&
           ` The other ${run.lamps.length - changed.length} stay as they were.`}
       </p>
+      <p>
+        <strong>Why:</strong> {whyWords(run)}
+      </p>
       {said.volts !== undefined && (
         <p>
-          You expected {formatQuantity(said.volts, 'V')} {checkpointName(point.id)}; it is{' '}
+          You expected {formatQuantity(said.volts, 'V')} {nameOf(point.id, sheet)}; it is{' '}
           {formatQuantity(settled(point.after), 'V')}.
         </p>
       )}
@@ -197,7 +202,7 @@ function Outcome({ run, said, sheet }: { run: DryRun; said: Said; sheet: Sheet }
             const unit = sheet.expected.points.find((point) => point.id === id)?.unit ?? 'V';
             return (
               <tr key={id}>
-                <th scope="row">{checkpointName(id)}</th>
+                <th scope="row">{nameOf(id, sheet)}</th>
                 <td className="amount soft">{formatQuantity(settled(before), unit)}</td>
                 <td className="amount strong">{formatQuantity(settled(after), unit)}</td>
               </tr>
@@ -207,6 +212,12 @@ function Outcome({ run, said, sheet }: { run: DryRun; said: Said; sheet: Sheet }
       </table>
     </div>
   );
+}
+
+/** A checkpoint by its name. */
+function nameOf(id: string, { checkpoints }: Sheet): string {
+  const point = checkpoints.find((one) => one.id === id);
+  return point ? pointName(point) : id;
 }
 
 /** Below what any meter shows, a figure is nothing. */

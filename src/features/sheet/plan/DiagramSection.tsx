@@ -32,7 +32,7 @@ export function DiagramSection({ sheet, style, title }: { sheet: Sheet; style: H
           circuit={sheet.circuit}
           sorts={sheet.sorts}
           resistors={style.symbol}
-          figures={figures ? sheet.built.solved?.parts : undefined}
+          figures={figures ? sheet.built.seen?.parts : undefined}
         />
       </div>
     </section>

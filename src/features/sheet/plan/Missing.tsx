@@ -1,11 +1,11 @@
 import Button from 'react-bootstrap/Button';
-import { bodiesOf, type Plan, type Sheet } from '@/core';
-import { partName } from '@/messages/names';
+import { thingsOf, type Plan, type Sheet } from '@/core';
+import { namesIn } from '@/messages/names';
 import type { Trial } from '../useTrial';
 
 /** Parts of the lesson that the plan on the board does not hold, to be put back where they were. */
 export function Missing({ plan, sheet, trial }: { plan: Plan; sheet: Sheet; trial: Trial }) {
-  const gone = bodiesOf(sheet.circuit).filter(({ id }) => !plan.placements.some(({ part }) => part === id));
+  const gone = thingsOf(sheet.circuit).filter(({ id }) => !plan.placements.some(({ part }) => part === id));
   if (gone.length === 0) return null;
   return (
     <p className="button-row">
@@ -24,7 +24,7 @@ export function Missing({ plan, sheet, trial }: { plan: Plan; sheet: Sheet; tria
             });
           }}
         >
-          put {partName(id)} back
+          put {namesIn(sheet.circuit)(id)} back
         </Button>
       ))}
     </p>

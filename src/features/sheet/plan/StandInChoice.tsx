@@ -27,9 +27,10 @@ export function StandInChoice({
   if (own?.kind !== 'resistor' && own?.kind !== 'led') return null;
   const others = own.kind === 'resistor' ? resistorsToTry(own.params.ohms, values) : [];
   const lamp = sheet.sorts[part];
-  const options: readonly (readonly [string, string])[] = part.startsWith('R')
-    ? others.map((ohms) => [String(ohms), formatOhms(ohms)])
-    : LAMP_TYPES.filter((type) => type !== lamp).map((type) => [type, `${lampName(type)} lamp`]);
+  const options: readonly (readonly [string, string])[] =
+    own.kind === 'resistor'
+      ? others.map((ohms) => [String(ohms), formatOhms(ohms)])
+      : LAMP_TYPES.filter((type) => type !== lamp).map((type) => [type, `${lampName(type)} lamp`]);
   const value = !standIn
     ? ''
     : standIn.kind === 'wire'
@@ -41,7 +42,7 @@ export function StandInChoice({
     if (next === '') return onChoose(undefined);
     if (next === 'wire') return onChoose({ kind: 'wire' });
     onChoose(
-      part.startsWith('R')
+      own.kind === 'resistor'
         ? { kind: 'resistor', ohms: Number(next) }
         : { kind: 'led', type: next as LampType },
     );

@@ -1,6 +1,6 @@
 import { formatQuantity, type Sheet } from '@/core';
 import { BandChart } from '@/features/charts/BandChart';
-import { checkpointName, probeWords } from '@/messages/names';
+import { pointName, probeWords } from '@/messages/points';
 import { Changed } from '../Changed';
 import { Heads } from '@/ui/Heads';
 
@@ -31,9 +31,9 @@ export function ChecksStage({ sheet, printHref }: { sheet: Sheet; printHref: str
               return (
                 <tr key={point.id}>
                   <th scope="row">
-                    {checkpointName(point.id)}
+                    {pointName(point.point)}
                     <div className="small-print">
-                      {probeWords(point.id)}
+                      {probeWords(point.point)}
                       {point.burden !== undefined && `; the meter’s own ${q2(point.burden)} is counted in`}
                     </div>
                   </th>
@@ -59,8 +59,8 @@ export function ChecksStage({ sheet, printHref }: { sheet: Sheet; printHref: str
       </section>
       {points.map((point) => (
         <section key={point.id} className="ruled">
-          <h3>{checkpointName(point.id)}</h3>
-          <BandChart point={point} name={checkpointName(point.id)} />
+          <h3>{pointName(point.point)}</h3>
+          <BandChart point={point} name={pointName(point.point)} />
         </section>
       ))}
       <p className="small-print">

@@ -4,6 +4,7 @@ import {
   type Extra,
   type HouseStyle,
   type Kit,
+  type KitLine,
   type Sheet,
   type StockSpec,
 } from '@/core';
@@ -70,7 +71,10 @@ function KitTable({ sheet, style, csvHref }: Pick<Props, 'sheet' | 'style' | 'cs
               <th scope="row">
                 {stockName(line.spec)} <span className="small-print">{line.parts.join(', ')}</span>
               </th>
-              <td className="amount">{line.each}</td>
+              <td className="amount">
+                {line.each}
+                {line.per !== 'student' && <span className="small-print"> {PER_WORDS[line.per]}</span>}
+              </td>
               <td className="amount">{line.forGroup}</td>
               <td className="amount">{line.spares}</td>
               <td className="amount">{line.have}</td>
@@ -83,7 +87,7 @@ function KitTable({ sheet, style, csvHref }: Pick<Props, 'sheet' | 'style' | 'cs
                   '–'
                 )}
               </td>
-              <td className="amount">{line.buyCents > 0 ? cents(line.buyCents) : '–'}</td>
+              <td className="amount">{costWords(line, cents)}</td>
             </tr>
           ))}
         </tbody>
@@ -98,7 +102,12 @@ function KitTable({ sheet, style, csvHref }: Pick<Props, 'sheet' | 'style' | 'cs
             <td colSpan={5} className="amount">
               to buy now
             </td>
-            <td className="amount strong">{cents(kit.buyCents)}</td>
+            <td className="amount strong">
+              {cents(kit.buyCents)}
+              {kit.lines.some((l) => l.short > 0 && l.eachCents === undefined) && (
+                <span className="small-print"> and what has no price</span>
+              )}
+            </td>
           </tr>
         </tfoot>
       </table>
@@ -129,6 +138,14 @@ function KitTable({ sheet, style, csvHref }: Pick<Props, 'sheet' | 'style' | 'cs
   );
 }
 
+const PER_WORDS = { bench: 'for two', class: 'for all' } as const;
+
+/** What is to buy and has no price says so: it is not for nothing. */
+function costWords({ short, buyCents, eachCents }: KitLine, cents: (amount: number) => string): string {
+  if (short === 0) return '–';
+  return eachCents === undefined ? 'no price' : cents(buyCents);
+}
+
 const LOST: Readonly<Record<StockSpec['kind'], string>> = {
   resistor: 'resistors',
   led: 'lamps',
@@ -143,6 +160,16 @@ const LOST: Readonly<Record<StockSpec['kind'], string>> = {
   'rgb-lamp': 'three-colour lamps',
   tape: 'pieces of tape',
   'tinned-wire': 'pieces of wire',
+  capacitor: 'capacitors',
+  inductor: 'coils',
+  diode: 'diodes',
+  transistor: 'transistors',
+  timer: 'timer chips',
+  'light-sensor': 'light sensors',
+  speaker: 'speakers',
+  'clip-lead': 'clip leads',
+  fuse: 'fuses',
+  iron: 'irons',
   thing: 'other things',
 };
 

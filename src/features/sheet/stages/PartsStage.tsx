@@ -2,7 +2,6 @@ import {
   bandsFor,
   formatOhms,
   formatQuantity,
-  POLARITY,
   SUPPLIES,
   type HouseStyle,
   type LampFigures,
@@ -71,7 +70,6 @@ export function PartsStage({ sheet, style, shelf }: { sheet: Sheet; style: House
 }
 
 function LampSection({ lamp, title }: { lamp: LampFigures; title: string }) {
-  const led = POLARITY['led']!.pins;
   return (
     <section className="ruled">
       <h2>{title}</h2>
@@ -103,8 +101,8 @@ function LampSection({ lamp, title }: { lamp: LampFigures; title: string }) {
             work="the wrong way round"
             figure={formatQuantity(lamp.reverseLimit, 'V')}
           />
-          <Row name="plus end" work="anode" figure={CUE_WORDS[led['anode']!]} />
-          <Row name="minus end" work="cathode" figure={CUE_WORDS[led['cathode']!]} />
+          <Row name="plus end" work="anode" figure={CUE_WORDS['long-leg']} />
+          <Row name="minus end" work="cathode" figure={CUE_WORDS['flat-edge']} />
         </tbody>
       </table>
     </section>

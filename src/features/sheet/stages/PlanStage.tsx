@@ -1,6 +1,7 @@
 import Button from 'react-bootstrap/Button';
 import {
   accepted,
+  choiceOf,
   moveLeg,
   recolour,
   standInFor,
@@ -17,12 +18,13 @@ import {
   type Sheet,
 } from '@/core';
 import Form from 'react-bootstrap/Form';
-import { capital, legName, partName } from '@/messages/names';
+import { capital } from '@/messages/grammar';
+import { BOARD_SHORT, kindIn, legName, thingName } from '@/messages/names';
 import { saveSvg } from '@/features/plan/saveSvg';
 import { slug } from '@/ui/download';
+import { Note } from '@/ui/Note';
 import { AddPiece } from '../plan/AddPiece';
 import { BoardWords } from '../plan/BoardWords';
-import { DiagramSection } from '../plan/DiagramSection';
 import { HoleField } from '../plan/HoleField';
 import { Missing } from '../plan/Missing';
 import { StandInChoice } from '../plan/StandInChoice';
@@ -34,7 +36,8 @@ interface Props {
   readonly shelf: Shelf;
   readonly style: HouseStyle;
   readonly title: string;
-  readonly kept: boolean;
+  /** The plan that was arranged by hand, on whichever board. */
+  readonly kept: Plan | null;
   readonly choice: PatternChoice;
   onPick(part: string): void;
   onLayOut(): void;
@@ -49,6 +52,12 @@ export function PlanStage(props: Props) {
   return (
     <>
       <BoardWords sheet={sheet} choice={choice} onChoice={onChoice} />
+      {kept && choiceOf(kept.board) !== sheet.build.board && (
+        <Note>
+          What was arranged by hand on the {BOARD_SHORT[choiceOf(kept.board)]} is laid aside. Choose that
+          board again, or undo, to have it back.
+        </Note>
+      )}
       <section className="ruled">
         <h2>Wiring list</h2>
         <table className="table">
@@ -86,12 +95,11 @@ export function PlanStage(props: Props) {
           happen.
         </p>
       </section>
-      <DiagramSection sheet={sheet} style={style} title={title} />
       <div className="button-row">
         <Button variant="quiet" onClick={() => savePlan(title)}>
           Save the plan as SVG
         </Button>
-        <Button variant="quiet" disabled={!kept && !trial.isTrial} onClick={onLayOut}>
+        <Button variant="quiet" disabled={!sheet.planKept && !trial.isTrial} onClick={onLayOut}>
           Lay it out again
         </Button>
       </div>
@@ -100,7 +108,7 @@ export function PlanStage(props: Props) {
 }
 
 function savePlan(title: string): void {
-  saveSvg(document.querySelector<SVGSVGElement>('.board-panel svg.board'), `${slug(title)}-plan`);
+  saveSvg(document.querySelector<SVGSVGElement>('.big-board svg.board'), `${slug(title)}-plan`);
 }
 
 interface RowProps {
@@ -114,16 +122,17 @@ interface RowProps {
 
 function PieceRow({ placement, plan, trial, sheet, values, onPick }: RowProps) {
   const { part } = placement;
+  const kind = kindIn(sheet.circuit, part, plan);
   return (
     <tr onFocus={() => onPick(part)}>
-      <th scope="row">{capital(partName(part)).replace(/^The /u, '')}</th>
+      <th scope="row">{capital(thingName(kind, part).replace(/^the /u, ''))}</th>
       <td>
         <div className="leg-list">
           {Object.entries(placement.legs).map(([pin, hole]) => (
             <HoleField
               key={pin}
-              label={`${part} ${legName(part, pin)}`}
-              leg={legName(part, pin)}
+              label={`${part} ${legName(kind, pin)}`}
+              leg={legName(kind, pin)}
               hole={hole}
               onHole={(to) => trial.edit(moveLeg(plan, part, pin, to))}
             />

@@ -1,22 +1,21 @@
-import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { type Sheet } from '@/core';
 import { cardJson, cardMarkdown } from '@/messages/card';
 import { solderWords } from '@/messages/soldering';
 import { saveAs, slug } from '@/ui/download';
-import { OneStep } from '../steps/OneStep';
 import { StepList } from '../steps/StepList';
 
 interface Props {
   readonly sheet: Sheet;
   readonly title: string;
   readonly printHref: string;
-  onRing(part: string): void;
+  readonly at: number;
+  onAt(at: number): void;
+  onSingle(): void;
 }
 
-/** The build card: all of it in order, or one step at a time for the bench; printed, large, or as a file. */
-export function StepsStage({ sheet, title, printHref, onRing }: Props) {
-  const [single, setSingle] = useState(false);
+/** The build card beside its board: all of it in order, one step at a time for the bench; printed, or as a file. */
+export function StepsStage({ sheet, title, printHref, at, onAt, onSingle }: Props) {
   const name =
     sheet.soldering.joints > 0
       ? 'Solder card'
@@ -29,12 +28,12 @@ export function StepsStage({ sheet, title, printHref, onRing }: Props) {
         <h2>
           {name}: {Math.round(sheet.minutes)} minutes
         </h2>
-        <Button variant="quiet" size="sm" className="no-print" onClick={() => setSingle(!single)}>
-          {single ? 'All steps' : 'One step at a time'}
+        <Button variant="quiet" size="sm" className="no-print" onClick={onSingle}>
+          One step at a time
         </Button>
       </div>
       {sheet.soldering.joints > 0 && <p className="small-print pt-2">{solderWords(sheet.soldering)}.</p>}
-      {single ? <OneStep sheet={sheet} title={title} /> : <StepList sheet={sheet} onRing={onRing} />}
+      <StepList sheet={sheet} at={at} onAt={onAt} />
       <div className="button-row no-print">
         <a className="btn btn-quiet btn-sm" href={printHref} target="_blank" rel="noreferrer">
           Print the card

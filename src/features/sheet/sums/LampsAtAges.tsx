@@ -1,5 +1,5 @@
 import { formatQuantity, SUPPLIES, type AgeRow, type SteadySums } from '@/core';
-import { AGE_NAMES, BRIGHTNESS_WORDS, lampName } from '@/messages/names';
+import { AGE_NAMES, lampName, looksWords } from '@/messages/names';
 import { listWords } from '@/messages/stepWords';
 import { Changed } from '../Changed';
 
@@ -38,7 +38,7 @@ export function LampsAtAges({ steady }: { steady: SteadySums }) {
               <td className="ps-4">
                 {[
                   ...new Set(
-                    [figures[0]!, figures[figures.length - 1]!].map((f) => BRIGHTNESS_WORDS[f.brightness]),
+                    [figures[0]!, figures[figures.length - 1]!].map((f) => looksWords(f.brightness, type)),
                   ),
                 ].join(', then ')}
               </td>

@@ -3,7 +3,7 @@ import Form from 'react-bootstrap/Form';
 import { LEVELS, type HouseStyle, type Level, type PatternChoice, type Sheet } from '@/core';
 import { LEVEL_WORDS, seen, sumsAt } from '@/messages/levels';
 import { LampsAtAges } from './LampsAtAges';
-import { SingleSumsView } from './SingleSums';
+import { LoopWork } from './LoopWork';
 import { SumBlockTable } from './SumBlockTable';
 import { StringWork } from './StringWork';
 import { Totals } from './Totals';
@@ -54,8 +54,8 @@ export function SumsStage({ sheet, style, choice, level, onChoice }: Props) {
 
 /** The working, the lamps as the supply ages, and the ways that were compared. */
 function FullWorking({ sheet, style, choice, onChoice }: Omit<Props, 'level'>) {
-  const { sums, steady } = sheet;
-  if (sums) return <SingleSumsView sums={sums} style={style} />;
+  const { steady } = sheet;
+  if (steady.loop) return <LoopWork steady={steady} loop={steady.loop} style={style} />;
   return (
     <>
       {steady.ways.length > 1 && (

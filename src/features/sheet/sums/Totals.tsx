@@ -1,11 +1,5 @@
-import {
-  DIM_AMPS,
-  formatHours,
-  formatPercent,
-  formatQuantity,
-  type HouseStyle,
-  type SteadySums,
-} from '@/core';
+import { formatHours, formatPercent, formatQuantity, type HouseStyle, type SteadySums } from '@/core';
+import { lifeWords } from '@/messages/life';
 import { AGE_NAMES } from '@/messages/names';
 import { Changed } from '../Changed';
 
@@ -37,15 +31,7 @@ export function Totals({ steady, style }: { steady: SteadySums; style: HouseStyl
           ] as const,
         ]
       : []),
-    ...(life
-      ? [
-          [
-            'hours to empty',
-            `along the discharge${life.toDim !== undefined && Number.isFinite(life.toDim) ? `; a lamp is below ${formatQuantity(DIM_AMPS, 'A', 1)} from ${formatHours(life.toDim)} on` : ''}`,
-            formatHours(life.toEmpty),
-          ] as const,
-        ]
-      : []),
+    ...(life ? [['hours of light', lifeWords(life), formatHours(life.useful)] as const] : []),
   ];
   return (
     <section className="ruled">

@@ -1,11 +1,18 @@
 import Button from 'react-bootstrap/Button';
-import { formatHours, formatQuantity, type HouseStyle, type PatternChoice, type Way } from '@/core';
+import {
+  formatHours,
+  formatPercent,
+  formatQuantity,
+  patternOf,
+  type HouseStyle,
+  type PatternChoice,
+  type Way,
+} from '@/core';
 import { money } from '@/messages/money';
-import { sentence } from '@/messages/findings';
+import { sentences } from '@/messages/findings';
 import { supplyName } from '@/messages/names';
-import { wayWords } from '@/messages/ways';
+import { bestWords, wayWords } from '@/messages/ways';
 import { StatusMark } from '@/ui/StatusMark';
-import { withWay } from './takeWay';
 
 interface Props {
   readonly ways: readonly Way[];
@@ -16,7 +23,7 @@ interface Props {
 
 /** Every way to meet the wish side by side; those that do not work say why, with the figures. */
 export function WaysTable({ ways, style, choice, onChoice }: Props) {
-  const heads = ['lit fresh', 'lit tired', 'current', 'heat', 'hours', 'parts', 'price'];
+  const heads = ['lit fresh', 'lit tired', 'current', 'kept', 'heat', 'hours lit', 'parts', 'price'];
   return (
     <section className="ruled">
       <h2>Ways to do it</h2>
@@ -58,8 +65,9 @@ function WayRow({
   onChoice,
 }: Omit<Props, 'ways'> & { way: Way; elsewhere: boolean }) {
   const { figures } = way;
-  const next = way.taken ? undefined : withWay(choice, way);
-  const why = way.why.map(sentence).join(' ');
+  const params = way.taken ? undefined : patternOf(choice.pattern).withWay?.(choice.params, way);
+  const next = params ? ({ ...choice, params } as PatternChoice) : undefined;
+  const why = [bestWords(way), sentences(way.why)].filter(Boolean).join(' ');
   return (
     <>
       <tr className={way.taken ? 'strong' : undefined}>
@@ -77,6 +85,9 @@ function WayRow({
               {figures.litTired} of {figures.lamps}
             </td>
             <td className="amount">{formatQuantity(figures.amps, 'A')}</td>
+            <td className="amount" title="from a tired supply, and from any batch of lamps">
+              {formatPercent(figures.kept)}
+            </td>
             <td className="amount">{formatQuantity(figures.lostWatts, 'W', 2)}</td>
             <td className="amount">{figures.hours === undefined ? '–' : formatHours(figures.hours)}</td>
             <td className="amount">{figures.parts}</td>
@@ -85,7 +96,7 @@ function WayRow({
             </td>
           </>
         ) : (
-          <td colSpan={7} className="soft">
+          <td colSpan={8} className="soft">
             cannot be built
           </td>
         )}
@@ -99,7 +110,7 @@ function WayRow({
       </tr>
       {why && (
         <tr className="why">
-          <td colSpan={9} className="small-print">
+          <td colSpan={10} className="small-print">
             {why}
           </td>
         </tr>

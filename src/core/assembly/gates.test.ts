@@ -1,0 +1,104 @@
+import fc from 'fast-check';
+import { choiceWith, requestWith } from '../../../tests/support/sheets';
+import { WISHES } from '../../../tests/support/wishes';
+import { LESSONS } from '../../demo/lessons';
+import type { BoardChoice } from '../board/boards';
+import { readBack } from '../board/readBack';
+import { isKind, type Circuit } from '../circuit/circuit';
+import { PATTERN_IDS } from '../patterns/index';
+import type { PatternChoice } from '../sheet/choice';
+import { makeSheet, type Sheet } from '../sheet/sheet';
+import { tied } from '../observe/observe';
+import { solve } from '../solver/solve';
+import { idsOf, type Gate } from './step';
+
+const BOARDS: readonly BoardChoice[] = ['half', 'full', 'strip', 'pad', 'mini', 'card'];
+/** 200 wishes over all patterns. */
+const EACH = 20;
+
+function sheetFor(choice: PatternChoice): Sheet | undefined {
+  const made = makeSheet({ ...requestWith(), choice, draws: { samples: 60, seed: 3, coverage: 0.95 } });
+  return made.ok ? made.value : undefined;
+}
+
+/** The circuit that the pieces named so far make, buttons and knobs where the gate says that they are held. */
+function standing({ plan, circuit }: Sheet, there: ReadonlySet<string>, { held }: Gate): Circuit {
+  const supplies = circuit.parts.filter(({ kind }) => kind === 'supply').map(({ id }) => id);
+  const placements = plan.placements.filter(({ part }) => there.has(part) || supplies.includes(part));
+  const built = readBack({ ...plan, placements }, circuit);
+  return {
+    ...built,
+    parts: built.parts.map((part) => {
+      const hand = held[part.id];
+      if (isKind(part, 'switch')) return { ...part, params: { ...part.params, closed: hand === 'closed' } };
+      if (isKind(part, 'potentiometer') && typeof hand === 'number')
+        return { ...part, params: { ...part.params, position: hand } };
+      return part;
+    }),
+  };
+}
+
+/** What is false at a gate, in words; nothing where it holds. */
+function broken(sheet: Sheet, there: ReadonlySet<string>, gate: Gate): string[] {
+  const now = solve(tied(standing(sheet, there, gate)));
+  if (!now.ok) return ['does not settle'];
+  const lamps = standing(sheet, there, gate).parts.filter((part) => isKind(part, 'led'));
+  const seen = lamps.flatMap(({ id }) => falseLight(gate, id, now.value.parts[id]?.amps ?? 0));
+  const read = gate.readings.flatMap(({ part, measure, low, high }) => {
+    const volts = Math.abs(now.value.parts[part]?.volts ?? 0);
+    const within = volts >= 0.95 * low && volts <= 1.05 * high;
+    return measure !== 'volts' || within ? [] : [`${part} reads ${volts} V, not ${low} to ${high}`];
+  });
+  return [...seen, ...read];
+}
+
+function falseLight({ lit, may }: Gate, lamp: string, amps: number): string[] {
+  if (lit.includes(lamp)) return amps < 2e-4 ? [`${lamp} is said to light at ${amps} A`] : [];
+  return amps > 1e-4 && !may.includes(lamp) ? [`${lamp} is said to stay dark at ${amps} A`] : [];
+}
+
+function falseGates(sheet: Sheet): string[] {
+  const there = new Set<string>();
+  return sheet.steps.flatMap((step) => {
+    for (const id of idsOf(step)) there.add(id);
+    if (!('gate' in step) || !step.gate.power) return [];
+    return broken(sheet, there, step.gate).map((what) => `${step.id}: ${what}`);
+  });
+}
+
+describe('what a gate promises is what the pieces on the board do', () => {
+  it.each(LESSONS.map(({ title, choice }) => [title, choice] as const))('in %s', (_, choice) => {
+    const sheet = sheetFor(choice)!;
+    expect(falseGates(sheet)).toEqual([]);
+    // The last gate shows what the lesson is for.
+    const last = sheet.steps.filter((step) => 'gate' in step && step.gate.power).at(-1);
+    const gate = last && 'gate' in last ? last.gate : undefined;
+    const lit = sheet.built.lamps.filter(({ amps }) => amps > 1e-3).map(({ part }) => part);
+    expect([...(gate?.lit ?? []), ...(gate?.may ?? [])]).toEqual(expect.arrayContaining(lit));
+  });
+
+  it.each(PATTERN_IDS)('in %s, for any wishes on any board', (pattern) => {
+    const wishes = fc.sample(WISHES[pattern] as fc.Arbitrary<object>, { numRuns: EACH, seed: 19 });
+    let gates = 0;
+    wishes.forEach((params, i) => {
+      const sheet = sheetFor(choiceWith(pattern, params as never, BOARDS[i % BOARDS.length]!));
+      if (!sheet) return;
+      gates += sheet.steps.filter((step) => 'gate' in step && step.gate.power).length;
+      expect(falseGates(sheet)).toEqual([]);
+    });
+    expect(gates).toBeGreaterThan(0);
+  });
+
+  it('names at every gate the button that must be held for it', () => {
+    const sheet = sheetFor(choiceWith('gauge', {}, 'full'))!;
+    const buttons = sheet.circuit.parts.filter(({ kind }) => kind === 'switch').map(({ id }) => id);
+    expect(buttons.length).toBeGreaterThan(0);
+    const there = new Set<string>();
+    for (const step of sheet.steps) {
+      for (const id of idsOf(step)) there.add(id);
+      if (!('gate' in step) || !step.gate.power) continue;
+      const placed = buttons.filter((id) => there.has(id));
+      expect(Object.keys(step.gate.held)).toEqual(expect.arrayContaining(placed));
+    }
+  });
+});

@@ -1,0 +1,120 @@
+import { readBack, soFar } from '../board/readBack';
+import type { Plan } from '../board/plan';
+import { isKind, partOf, type Circuit, type PartOf } from '../circuit/circuit';
+import { withoutWires } from '../circuit/wires';
+import { quantile } from '../numerics/quantile';
+import type { Held, Probed } from '../observe/checkpoint';
+import { drawPoints, ready } from '../observe/draws';
+import { withHeld } from '../observe/held';
+import { litIn } from '../observe/looks';
+import type { Observation } from '../observe/observation';
+import { observe, reportOf } from '../observe/observe';
+import { drawSlice } from '../tolerance/bands';
+import type { Gate, GateReading } from './step';
+
+/** What a gate hangs on: the plan, the circuit that is wanted, and what is held while power shows there. */
+export interface GateGround {
+  readonly plan: Plan;
+  readonly circuit: Circuit;
+  readonly held: Held;
+}
+
+/** A look without power. */
+export const NO_POWER: Gate = { power: false, lit: [], may: [], held: {}, readings: [] };
+
+/** Draws for the band of a reading half-way: it is said to two digits. */
+const DRAWS = { samples: 120, seed: 1 } as const;
+const TAILS = 0.025;
+/** Less than this across a resistor says nothing. */
+const TELLS_VOLTS = 0.02;
+
+/**
+ * What power shows with these pieces on the board and the supply on it, as read back from the plan: which lamps light,
+ * what must be held for it, and what the meter reads across the newest resistor.
+ *
+ * @param before pieces of the gate before, where the current that is added since is worth reading
+ */
+export function gateAt(
+  ground: GateGround,
+  there: ReadonlySet<string>,
+  newest: readonly string[],
+  before?: ReadonlySet<string>,
+): Gate {
+  const built = builtSoFar(ground, there);
+  const held = heldBy(built, ground.held);
+  const seen = observe(withHeld(built, held));
+  if (!seen.ok) return { ...NO_POWER, power: true, held };
+  const added = before && addedAmps(ground, built, before, held);
+  const readings = [...resistorReading(seen.value, newest), ...(added ? [added] : [])];
+  return { power: true, ...litIn(seen.value), held, readings };
+}
+
+/** The circuit that the pieces on the board make by then; the supply is put to it for the test. */
+function builtSoFar({ plan, circuit }: GateGround, there: ReadonlySet<string>): Circuit {
+  const supplies = circuit.parts.filter((part) => isKind(part, 'supply')).map(({ id }) => id);
+  return withoutWires(readBack(soFar(plan, new Set([...there, ...supplies])), circuit));
+}
+
+/** Only what is on the board by now can be held; buttons are always pressed for a test. */
+function heldBy(built: Circuit, wished: Held): Held {
+  const found: Record<string, Held[string]> = {};
+  for (const part of built.parts) {
+    const wish = wished[part.id];
+    if (wish !== undefined) found[part.id] = wish;
+    else if (isKind(part, 'switch')) found[part.id] = 'closed';
+  }
+  return found;
+}
+
+/** The volts across the newest resistor that carries anything, from its more positive end. */
+function resistorReading(seen: Observation, newest: readonly string[]): GateReading[] {
+  const part = seen.circuit.parts.find(
+    (one): one is PartOf<'resistor'> =>
+      isKind(one, 'resistor') &&
+      newest.includes(one.id) &&
+      Math.abs(reportOf(seen, one.id).volts) > TELLS_VOLTS,
+  );
+  if (!part) return [];
+  const [from, to] = reportOf(seen, part.id).volts > 0 ? (['a', 'b'] as const) : (['b', 'a'] as const);
+  const point: Probed = {
+    id: part.id,
+    part: part.id,
+    kind: 'resistor',
+    measure: 'volts',
+    from: { part: part.id, pin: from },
+    to: { part: part.id, pin: to },
+  };
+  const [drawn] = drawPoints(seen.circuit, [point], () => 'right', [0], DRAWS);
+  const typical = Math.abs(reportOf(seen, part.id).volts);
+  return drawn
+    ? [{ id: part.id, part: part.id, kind: 'resistor', measure: 'volts', typical, ...bandOf(drawn) }]
+    : [];
+}
+
+/** How much more current is drawn than at the gate before, draw by draw with the same parts. */
+function addedAmps(
+  ground: GateGround,
+  built: Circuit,
+  before: ReadonlySet<string>,
+  held: Held,
+): GateReading | undefined {
+  const supply = built.parts.find((part) => isKind(part, 'supply'));
+  if (!supply) return undefined;
+  const draw = (circuit: Circuit) => {
+    const checks = [{ id: 'amps', measure: 'amps', part: supply.id }] as const;
+    const slice = drawSlice(ready({ ...withHeld(circuit, held), checks }), DRAWS.seed, 0, DRAWS.samples);
+    return slice.ok && slice.value.unsettled === 0 ? slice.value.values[0] : undefined;
+  };
+  const earlier = builtSoFar(ground, before);
+  const now = draw(built);
+  const then = partOf(earlier, supply.id) ? draw(earlier) : undefined;
+  if (!now || !then) return undefined;
+  const added = now.map((amps, i) => then[i]! - amps);
+  const typical = quantile(added.slice().sort(), 0.5);
+  return { id: 'added', part: supply.id, kind: 'supply', measure: 'amps', typical, ...bandOf(added) };
+}
+
+function bandOf(draws: Float64Array): { low: number; high: number } {
+  const sorted = draws.slice().sort();
+  return { low: quantile(sorted, TAILS), high: quantile(sorted, 1 - TAILS) };
+}

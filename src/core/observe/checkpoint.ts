@@ -1,0 +1,53 @@
+import type { ThingKind } from '../circuit/circuit';
+
+/** A leg of a part: where a probe is held, or what is lifted. */
+export interface PinRef {
+  readonly part: string;
+  readonly pin: string;
+}
+
+/** What a hand must do for a build to show something: buttons, and knobs by their place from 0 to 1. */
+export type Held = Readonly<Record<string, 'closed' | 'open' | number>>;
+
+/** Where a build is looked at: with probes, a watch, or the eye. */
+export type Checkpoint = {
+  readonly id: string;
+  /** Part that the reading is about, for its name. */
+  readonly part: string;
+  readonly kind: ThingKind;
+  readonly held?: Held;
+} & (
+  | {
+      /** At rest, or what a meter makes of what moves: its mean. The red probe goes first. */
+      readonly measure: 'volts' | 'meanVolts';
+      readonly from: PinRef;
+      readonly to: PinRef;
+    }
+  /** The leg at `gap` is lifted and the meter put between it and its hole. */
+  | { readonly measure: 'amps' | 'meanAmps'; readonly gap: PinRef }
+  /** How often it comes on, how long it stays on, and how it looks. */
+  | { readonly measure: 'hertz' | 'seconds' | 'look' }
+);
+
+export type Measure = Checkpoint['measure'];
+
+export type Probed = Extract<Checkpoint, { measure: 'volts' | 'meanVolts' }>;
+export type Gapped = Extract<Checkpoint, { measure: 'amps' | 'meanAmps' }>;
+
+export function isProbed(point: Checkpoint): point is Probed {
+  return point.measure === 'volts' || point.measure === 'meanVolts';
+}
+
+export function isGapped(point: Checkpoint): point is Gapped {
+  return point.measure === 'amps' || point.measure === 'meanAmps';
+}
+
+export const UNITS: Readonly<Record<Measure, 'V' | 'A' | 'Hz' | 's' | ''>> = {
+  volts: 'V',
+  meanVolts: 'V',
+  amps: 'A',
+  meanAmps: 'A',
+  hertz: 'Hz',
+  seconds: 's',
+  look: '',
+};

@@ -1,0 +1,38 @@
+import { isKind, type Circuit } from '../circuit/circuit';
+import type { Held } from './checkpoint';
+
+/** The circuit with its buttons held and its knobs turned as said; what is not said stays as it is. */
+export function withHeld(circuit: Circuit, held: Held | undefined): Circuit {
+  if (!held || Object.keys(held).length === 0) return circuit;
+  return {
+    ...circuit,
+    parts: circuit.parts.map((part) => {
+      const state = held[part.id];
+      if (state === undefined) return part;
+      if (isKind(part, 'switch')) return { ...part, params: { closed: state === 'closed' } };
+      if (isKind(part, 'potentiometer') && typeof state === 'number')
+        return { ...part, params: { ...part.params, position: state } };
+      return part;
+    }),
+  };
+}
+
+/** A hand sets a knob to within a tenth of its travel: half of that to either side. */
+export const BY_HAND = 0.05;
+
+/** The circuit with every knob no surer than a hand sets it; at either stop it stands for certain. */
+export function setByHand(circuit: Circuit): Circuit {
+  if (!circuit.parts.some((part) => isKind(part, 'potentiometer'))) return circuit;
+  return {
+    ...circuit,
+    parts: circuit.parts.map((part) =>
+      isKind(part, 'potentiometer') && part.params.turn === undefined && !atStop(part.params.position)
+        ? { ...part, params: { ...part.params, turn: BY_HAND } }
+        : part,
+    ),
+  };
+}
+
+function atStop(position: number): boolean {
+  return position <= 0 || position >= 1;
+}

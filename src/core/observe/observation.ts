@@ -1,0 +1,23 @@
+import type { Circuit } from '../circuit/circuit';
+import type { Solution } from '../solver/report';
+import type { Run } from '../solver/run/passage';
+import type { Solved } from '../solver/solve';
+
+/** A build at rest: volts at every node, and what every part does. */
+export interface Still extends Solved {
+  readonly kind: 'still';
+  readonly circuit: Circuit;
+  /** A second state in which the same build rests as well: a latch the other way, a lamp that lights its own sensor. */
+  readonly also?: Solution;
+}
+
+/** A build that never rests: its run, and the means of everything over whole cycles. */
+export interface Moving extends Solution {
+  readonly kind: 'moving';
+  readonly circuit: Circuit;
+  readonly run: Run;
+  /** Seconds of the run that the means are taken over. */
+  readonly window: readonly [number, number];
+}
+
+export type Observation = Still | Moving;

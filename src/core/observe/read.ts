@@ -1,0 +1,86 @@
+import { rangeFor, type MeterFigures } from '../catalogue/meter';
+import { accepted, finding, refused, type Outcome } from '../findings/finding';
+import { isGapped, UNITS, type Checkpoint } from './checkpoint';
+import { withHeld } from './held';
+import { lampsSeen, type Look } from './looks';
+import { burdenAt, METER, metered, nodeAt, type MeterUse } from './meter';
+import type { Observation } from './observation';
+import { observe, reportOf } from './observe';
+
+/** What is noted at a checkpoint: a figure with its range, or what is seen. */
+export type Reading =
+  | {
+      readonly kind: 'figure';
+      readonly value: number;
+      readonly unit: 'V' | 'A' | 'Hz' | 's';
+      /** Full scale of the range that it is read on; 0 where no meter is used. */
+      readonly range: number;
+      /** More than the largest range shows. */
+      readonly overload: boolean;
+      /** The build while the meter is in it. */
+      readonly during: Observation;
+    }
+  | { readonly kind: 'look'; readonly look: Look };
+
+/**
+ * What one notes at a checkpoint of a build. The meter is part of the circuit while it is read, so that what it takes,
+ * adds or shorts is counted.
+ *
+ * @param seen the build as it is without the meter
+ * @returns the reading, or why there is none: a leg that is not on the board, a build that does not settle
+ */
+export function read(
+  seen: Observation,
+  point: Checkpoint,
+  use: MeterUse,
+  meter: MeterFigures,
+): Outcome<Reading> {
+  const circuit = withHeld(seen.circuit, point.held);
+  if (point.measure === 'look' || point.measure === 'hertz' || point.measure === 'seconds') {
+    const now = circuit === seen.circuit ? accepted(seen) : observe(circuit);
+    return now.ok ? watched(now.value, point) : now;
+  }
+  const burden = isGapped(point) ? burdenAt(meter, gapAmps(seen, point)) : 0;
+  const put = metered(circuit, point, use, burden);
+  if (!put) return refused(finding('not-on-board', { part: point.part, kind: point.kind }));
+  const during = observe(put.circuit);
+  if (!during.ok) return during;
+  const { amps, volts } = reportOf(during.value, METER);
+  const value = put.shows === 'nothing' ? 0 : put.sign * (put.shows === 'volts' ? volts : amps);
+  const range = rangeFor(meter, put.shows === 'amps' ? 'amps' : 'volts', value);
+  return accepted({
+    kind: 'figure',
+    value: settled(value),
+    unit: isGapped(point) ? 'A' : 'V',
+    range,
+    overload: Math.abs(value) > range,
+    during: during.value,
+  });
+}
+
+/** Below the last digit of the finest range of any meter a figure is nothing. */
+function settled(value: number): number {
+  return Math.abs(value) < 5e-7 ? 0 : value;
+}
+
+/** The current at a gap without the meter, which decides its range. */
+function gapAmps(seen: Observation, point: Extract<Checkpoint, { measure: 'amps' | 'meanAmps' }>): number {
+  const report = reportOf(seen, point.gap.part);
+  return report.pins[point.gap.pin] ?? report.amps;
+}
+
+/** What is seen or timed: without a meter. */
+function watched(seen: Observation, point: Checkpoint): Outcome<Reading> {
+  const lamp = lampsSeen(seen).find(({ part }) => part === point.part);
+  if (point.measure === 'look') return accepted({ kind: 'look', look: lamp?.look ?? 'dark' });
+  const cycle = seen.kind === 'moving' ? cycleOf(seen, point) : undefined;
+  const value = point.measure === 'hertz' ? (lamp?.hertz ?? cycle?.hertz ?? 0) : (cycle?.high ?? 0);
+  const unit = UNITS[point.measure] as 'Hz' | 's';
+  return accepted({ kind: 'figure', value, unit, range: 0, overload: false, during: seen });
+}
+
+/** The rounds of the timer that a checkpoint is about. */
+function cycleOf(seen: Extract<Observation, { kind: 'moving' }>, point: Checkpoint) {
+  const output = nodeAt(seen.circuit, { part: point.part, pin: 'output' });
+  return seen.run.cycles[output ?? ''] ?? Object.values(seen.run.cycles)[0];
+}

@@ -1,0 +1,31 @@
+import { withPart } from '../circuit/circuit';
+import { line } from './footprint';
+import { at, shorted } from './mistake';
+import { beyond, STANDS } from './overload';
+import type { PartTraits } from './part';
+import { UNPOLARISED } from './polarity';
+
+/** A push button: not pressed is no fault; wired across its joined legs, it is always closed. */
+export const switchTraits: PartTraits<'switch'> = {
+  kind: 'switch',
+  letter: 'S',
+  footprint: line(2, 2, 3),
+  room: { along: 0.5, across: 1.2 },
+  height: 3,
+  alike: [['a', 'b']],
+  polarity: () => UNPOLARISED,
+  stock: () => ({ kind: 'button' }),
+  overload: (_part, { amps }) => beyond('current', Math.abs(amps), STANDS.buttonAmps),
+  mistakes: (part, { circuit }) => [
+    ...(part.params.closed
+      ? [
+          {
+            code: 'button-open' as const,
+            data: at(part),
+            prior: 1.5,
+            circuit: withPart(circuit, part.id, () => ({ ...part, params: { closed: false } })),
+          },
+        ]
+      : [{ code: 'part-shorted' as const, data: at(part), prior: 0.6, circuit: shorted(circuit, part) }]),
+  ],
+};

@@ -1,0 +1,46 @@
+import { TIMERS } from '../catalogue/timers';
+import { withPart, type Circuit, type PartOf } from '../circuit/circuit';
+import { at } from './mistake';
+import { beyond } from './overload';
+import type { PartTraits } from './part';
+
+/** Pins of the chip as they lie: 1 to 4 down the left from the notch, 8 to 5 down the right. */
+const LEFT = ['ground', 'trigger', 'output', 'reset'] as const;
+const RIGHT = ['supply', 'discharge', 'threshold', 'control'] as const;
+
+/** The eight-pin timer astride the trench. */
+export const timer: PartTraits<'timer'> = {
+  kind: 'timer',
+  letter: 'U',
+  footprint: { form: 'dual', left: LEFT, right: RIGHT },
+  room: { along: 0.5, across: 0 },
+  height: 2,
+  alike: [],
+  polarity: () => ({ polarised: true, pins: { ground: 'notch-end' } }),
+  stock: ({ params }) => ({ kind: 'timer', family: params.family }),
+  overload({ params }, { amps }) {
+    const { sourceMost, sinkMost } = TIMERS[params.family];
+    return beyond('current', amps, sourceMost) ?? beyond('current', -amps, sinkMost);
+  },
+  mistakes: (part, { circuit }) => [
+    { code: 'chip-turned', data: at(part), prior: 1.2, circuit: turned(circuit, part) },
+    {
+      code: 'part-missing',
+      data: at(part),
+      prior: 0.4,
+      circuit: { ...circuit, parts: circuit.parts.filter(({ id }) => id !== part.id) },
+    },
+  ],
+};
+
+/** Turned half round, each pin sits where the one across the middle of the chip was meant to be. */
+function turned(circuit: Circuit, part: PartOf<'timer'>): Circuit {
+  const around = [...LEFT, ...[...RIGHT].reverse()];
+  const pins = Object.fromEntries(
+    around.map((pin, i) => {
+      const across = around[(i + 4) % 8]!;
+      return [pin, part.pins[across] ?? `${part.id} ${across} unused`];
+    }),
+  );
+  return withPart(circuit, part.id, () => ({ ...part, pins }));
+}

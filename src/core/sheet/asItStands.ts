@@ -1,0 +1,38 @@
+import { asBuilt, type AsBuilt } from '../board/asBuilt';
+import type { Plan } from '../board/plan';
+import type { MeterFigures } from '../catalogue/meter';
+import type { Circuit } from '../circuit/circuit';
+import type { Checkpoint } from '../observe/checkpoint';
+import { typicalReadings } from '../observe/draws';
+
+/** A board as it stands, right or not: what it makes, and what a meter would read on it. */
+export interface Standing {
+  readonly built: AsBuilt;
+  readonly readings: readonly StandingReading[];
+}
+
+export interface StandingReading {
+  readonly id: string;
+  /** Undefined where a leg that it needs is not on the board. */
+  readonly value: number | undefined;
+}
+
+/** The plan read back and observed, and read at every checkpoint with the meter in the circuit. */
+export function asItStands(
+  plan: Plan,
+  wanted: Circuit,
+  points: readonly Checkpoint[],
+  meter: MeterFigures,
+): Standing {
+  const built = asBuilt(plan, wanted);
+  return { built, readings: readingsOf(built, points, meter) };
+}
+
+export function readingsOf(
+  { circuit, seen }: AsBuilt,
+  points: readonly Checkpoint[],
+  meter: MeterFigures,
+): StandingReading[] {
+  const values = seen ? typicalReadings(circuit, points, () => 'right', meter) : [];
+  return points.map(({ id }, i) => ({ id, value: values[i] }));
+}

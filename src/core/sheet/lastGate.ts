@@ -1,0 +1,28 @@
+import type { Step } from '../assembly/step';
+import type { Expectation } from '../checking/expected';
+
+/** The steps with the figures of the last gate as the checks have them, so that one band stands on card and check sheet. */
+export function asChecked(steps: readonly Step[], { points }: Expectation): Step[] {
+  return steps.map((step): Step => {
+    if (step.action !== 'gate' || !step.gate.power) return step;
+    const readings = step.gate.readings.map((reading) => {
+      const check = points.find(
+        ({ point }) =>
+          point.part === reading.part &&
+          point.measure === reading.measure &&
+          sameHands(point.held ?? {}, step.gate.held),
+      );
+      if (!check) return reading;
+      const { typical, low, high } = check;
+      return typical < 0
+        ? { ...reading, typical: -typical, low: -high, high: -low }
+        : { ...reading, typical, low, high };
+    });
+    return { ...step, gate: { ...step.gate, readings } };
+  });
+}
+
+function sameHands(one: object, other: object): boolean {
+  const sorted = (held: object) => JSON.stringify(Object.entries(held).sort(([a], [b]) => (a < b ? -1 : 1)));
+  return sorted(one) === sorted(other);
+}

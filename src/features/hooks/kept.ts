@@ -1,0 +1,27 @@
+/** What this browser keeps by itself: a store that is full, blocked or broken keeps nothing, and breaks nothing. */
+export const kept = {
+  read<T>(key: string): T | undefined {
+    try {
+      const text = window.localStorage.getItem(key);
+      return text === null ? undefined : (JSON.parse(text) as T);
+    } catch {
+      return undefined;
+    }
+  },
+  /** @returns whether it was kept */
+  write(key: string, value: unknown): boolean {
+    try {
+      window.localStorage.setItem(key, JSON.stringify(value));
+      return true;
+    } catch {
+      return false;
+    }
+  },
+  forget(key: string): void {
+    try {
+      window.localStorage.removeItem(key);
+    } catch {
+      // There is nothing to take away where nothing can be kept.
+    }
+  },
+};

@@ -1,0 +1,21 @@
+import { choiceOf } from '@/core';
+import { BOARD_SHORT } from '@/messages/names';
+import { BoardWork, type BoardProps } from './BoardWork';
+import { ReadingsNow } from './ReadingsNow';
+import { WhatHappens } from './WhatHappens';
+
+/** The board beside the other stages: always in view, with what it would do and what a meter would read. */
+export function BoardPanel(props: BoardProps) {
+  const { sheet, trial } = props;
+  return (
+    <aside className="board-panel" aria-label="As it stands on the board">
+      <div className="ruled-head">
+        <h2>As it stands on the board</h2>
+        <span className="tag">{BOARD_SHORT[choiceOf((trial.plan ?? sheet.plan).board)]}</span>
+      </div>
+      <BoardWork {...props} />
+      <WhatHappens sheet={sheet} trial={trial} />
+      <ReadingsNow sheet={sheet} standing={trial.standing} />
+    </aside>
+  );
+}

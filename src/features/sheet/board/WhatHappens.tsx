@@ -1,0 +1,62 @@
+import Button from 'react-bootstrap/Button';
+import { formatQuantity, type AsBuilt, type Sheet } from '@/core';
+import { sentence } from '@/messages/findings';
+import { namesIn, type Naming } from '@/messages/names';
+import { StatusMark } from '@/ui/StatusMark';
+import type { Trial } from '../useTrial';
+
+/** What the board as it stands would do, and the way back to the one that works. */
+export function WhatHappens({ sheet, trial }: { sheet: Sheet; trial: Trial }) {
+  const { standing, refusal, isTrial } = trial;
+  const name = namesIn(sheet.circuit, trial.plan);
+  const built = standing?.built;
+  if (!built) return <p className="small-print">Reading the board…</p>;
+  const warned = built.findings.some((f) => f.severity !== 'note');
+  const bad = warned || !built.asWanted;
+  // A lesson may want what is warned of: lamps that stay dark are the point of some.
+  const said = !built.asWanted ? 'Not as planned.' : warned ? 'As planned, but look:' : 'Right.';
+  return (
+    <div className="what-happens" role="status">
+      {refusal && <p className="off-text">{sentence(refusal, name)}</p>}
+      <div className="verdict-line">
+        <StatusMark status={!built.asWanted ? 'off' : warned ? 'close' : 'right'} size={13} />
+        <div>
+          <strong>{said}</strong> {happening(built, name)}
+          {!isTrial && <span className="small-print"> Pick up a part to see what a mistake would do.</span>}
+          {isTrial && bad && (
+            <span className="small-print"> Steps and checks stay with the plan that works.</span>
+          )}
+        </div>
+      </div>
+      {isTrial && (
+        <Button variant="quiet" size="sm" onClick={trial.putBack}>
+          Put it back
+        </Button>
+      )}
+    </div>
+  );
+}
+
+/** So many lamps are told of one by one. */
+const TOLD_MOST = 3;
+
+/** What happens, in sentences; lamps that all do well are told of together. */
+function happening({ findings, lamps }: AsBuilt, name: Naming): string {
+  const glowing = findings.filter(({ code }) => code === 'lamp-glow');
+  const told = glowing.length > TOLD_MOST ? findings.filter((f) => !glowing.includes(f)) : findings;
+  const amps = lamps
+    .filter(({ part }) => glowing.some((f) => 'part' in f.data && f.data.part === part))
+    .map((l) => l.amps);
+  const together =
+    told === findings
+      ? []
+      : [
+          `${glowing.length === lamps.length ? `All ${lamps.length}` : glowing.length} lamps are lit, with ${rangeWords(amps)} each.`,
+        ];
+  return [...told.map((f) => sentence(f, name)), ...together].join(' ');
+}
+
+function rangeWords(amps: readonly number[]): string {
+  const [low, high] = [formatQuantity(Math.min(...amps), 'A'), formatQuantity(Math.max(...amps), 'A')];
+  return low === high ? low : `${low} to ${high}`;
+}

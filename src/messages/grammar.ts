@@ -1,0 +1,22 @@
+import indefinite from 'indefinite';
+import pluralize from 'pluralize';
+
+/** `3 lamps`, `1 lamp`. */
+export function counted(count: number, noun: string): string {
+  return pluralize(noun, count, true);
+}
+
+/** The noun alone, as it goes with a number. */
+export function numbered(count: number, noun: string): string {
+  return pluralize(noun, count);
+}
+
+/** `a red lamp`, `an orange lamp`. */
+export function article(words: string): string {
+  return indefinite(words);
+}
+
+/** The first letter as a capital: for sentences that begin with a word, never with a hole or a part. */
+export function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

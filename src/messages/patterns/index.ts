@@ -1,0 +1,26 @@
+import type { PatternId } from '@/core';
+import { single } from './single';
+import { coinLight } from './coinLight';
+import { walkDown } from './walkDown';
+import { strings } from './strings';
+import { hogging } from './hogging';
+import { dimmer } from './dimmer';
+import { rgb } from './rgb';
+import { gauge } from './gauge';
+import { panel } from './panel';
+import { lampCover } from './lampCover';
+import type { PatternWords } from './words';
+
+/** The words of every pattern. */
+export const PATTERN_WORDS: Readonly<Record<PatternId, PatternWords>> = {
+  single,
+  'coin-light': coinLight,
+  'walk-down': walkDown,
+  strings,
+  hogging,
+  dimmer,
+  rgb,
+  gauge,
+  panel,
+  'lamp-cover': lampCover,
+};

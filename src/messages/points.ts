@@ -1,0 +1,78 @@
+import type { Checkpoint, Held, ThingKind } from '@/core';
+import { formatPercent } from '@/core';
+import { legName } from './names';
+
+/** What a checkpoint is called by. */
+export type NamedPoint = Pick<Checkpoint, 'part' | 'kind' | 'measure'>;
+
+/** A checkpoint as a column's head and in a sentence. */
+export function pointName({ part, kind, measure }: NamedPoint): string {
+  switch (measure) {
+    case 'volts':
+    case 'meanVolts':
+      return kind === 'supply' ? 'pack under load' : `across ${part}`;
+    case 'amps':
+    case 'meanAmps':
+      return kind === 'supply' ? 'current' : `current of ${part}`;
+    case 'hertz':
+      return `flashes of ${part}`;
+    case 'seconds':
+      return `time of ${part}`;
+    case 'look':
+      return `how ${part} looks`;
+  }
+}
+
+/** The same after a verb: `across R1`, `the current`. */
+export function pointPhrase(point: NamedPoint): string {
+  const name = pointName(point);
+  return name.startsWith('across') ? name : `the ${name}`;
+}
+
+/** Where the probes go, in words: the red one first. */
+export function probeWords(point: Checkpoint): string {
+  const where = placeWords(point);
+  const held = heldWords(point.held);
+  return held ? `${held}: ${where}` : where;
+}
+
+function placeWords(point: Checkpoint): string {
+  switch (point.measure) {
+    case 'volts':
+    case 'meanVolts':
+      return probed(point.part, point.kind, point.from.pin, point.to.pin);
+    case 'amps':
+    case 'meanAmps':
+      return `lift the ${legName(point.kind, point.gap.pin)} of ${point.gap.part} and put the meter between it and its hole`;
+    case 'hertz':
+      return 'count how often it comes on in ten seconds';
+    case 'seconds':
+      return 'take the time with a watch';
+    case 'look':
+      return 'look at it from above, out of the light';
+  }
+}
+
+/** Legs that are told apart say which probe goes where; others may be touched either way. */
+function probed(part: string, kind: ThingKind, from: string, to: string): string {
+  if (kind === 'resistor') return `one probe on each leg of ${part}`;
+  if (kind === 'supply') return 'from the red lead to the black lead, with everything on';
+  return `red probe on the ${legName(kind, from)} of ${part}, black on the ${legName(kind, to)}`;
+}
+
+/** What is pressed or turned for it: `hold S1, P1 half way`. */
+export function heldWords(held: Held | undefined): string {
+  const words = Object.entries(held ?? {}).map(([part, state]) => {
+    if (typeof state === 'number') return `${part} ${turnWords(state)}`;
+    return state === 'closed' ? `hold ${part} pressed` : `leave ${part} alone`;
+  });
+  return words.join(', ');
+}
+
+/** Where a knob stands, from all of its ohms out to all of them in. */
+export function turnWords(position: number): string {
+  if (position <= 0.02) return 'turned fully up';
+  if (position >= 0.98) return 'turned fully down';
+  if (Math.abs(position - 0.5) < 0.02) return 'half way';
+  return `${formatPercent(1 - position)} up`;
+}
