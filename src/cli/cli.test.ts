@@ -20,8 +20,7 @@ const circuit = {
 };
 
 function core(args: string[], input = ''): { code: number | null; out: string; err: string } {
-  const tsx = path.resolve('node_modules/tsx/dist/cli.mjs');
-  const done = spawnSync(process.execPath, [tsx, 'src/cli/main.ts', ...args], { input, encoding: 'utf8' });
+  const done = spawnSync(process.execPath, ['scripts/core.mjs', ...args], { input, encoding: 'utf8' });
   return { code: done.status, out: done.stdout, err: done.stderr };
 }
 

@@ -1,8 +1,11 @@
 import { Command, CommanderError } from 'commander';
 import { batteryCommand } from './battery';
 import { bandsCommand } from './bands';
+import { checkCommand } from './check';
 import { Exit } from './exit';
+import { faultsCommand } from './faults';
 import { gaugeCommand } from './gauge';
+import { lessonCommand } from './lesson';
 import { resistorCommand } from './resistor';
 import { runCommand } from './run';
 import { seekCommand } from './seek';
@@ -12,7 +15,7 @@ import { timingCommand } from './timing';
 import { trimCommand } from './trim';
 
 const program = new Command('core')
-  .description('The computing core on circuit files (docs/formats/circuit.md). FILE - reads standard input.')
+  .description('The computing core on circuit and lesson files (docs/formats). FILE - reads standard input.')
   .exitOverride()
   .showHelpAfterError(false)
   .configureOutput({ writeErr: (text) => process.stderr.write(text.replace(/^error: /u, '')) });
@@ -27,6 +30,9 @@ const commands = [
   trimCommand,
   gaugeCommand,
   batteryCommand,
+  lessonCommand,
+  faultsCommand,
+  checkCommand,
 ];
 for (const add of commands) add(program);
 

@@ -27,6 +27,8 @@ import { useSheet } from './useSheet';
 import { useSteps } from './steps/useSteps';
 import { useTrial } from './useTrial';
 import './sheet.css';
+import './board/board.css';
+import './steps/steps.css';
 
 export interface LessonSheetProps {
   readonly id: number;

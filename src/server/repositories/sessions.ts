@@ -1,4 +1,5 @@
 import type { KitLine, SessionExpectation } from '@/core';
+import { expectationFrom } from './keptExpectation';
 import { database, write } from '../db/connection';
 import { Missing } from '../failures';
 import { updateVersioned } from './versioned';
@@ -92,7 +93,7 @@ export async function session(id: number): Promise<Session> {
   const { rows } = await query(['expectation']);
   const row = (await rows.where('sessions.id', id).first()) as Stored | undefined;
   if (!row) throw new Missing('This session is not there any more.');
-  return { ...headFrom(row), expectation: JSON.parse(row.expectation) as SessionExpectation };
+  return { ...headFrom(row), expectation: expectationFrom(row.expectation) };
 }
 
 /** Sessions with what they are judged by, for the logbook. */
@@ -100,7 +101,7 @@ export async function wholeSessions(): Promise<Session[]> {
   const { rows } = await query(['expectation']);
   return ((await rows.orderBy(['on_date', 'sessions.id'])) as Stored[]).map((row) => ({
     ...headFrom(row),
-    expectation: JSON.parse(row.expectation) as SessionExpectation,
+    expectation: expectationFrom(row.expectation),
   }));
 }
 

@@ -1,0 +1,143 @@
+import type { Command } from 'commander';
+import {
+  circuitFile,
+  DEFAULT_STYLE,
+  idsOf,
+  PATTERN_IDS,
+  patternOf,
+  tapesOf,
+  thingsOf,
+  UNITS,
+  type Checkpoint,
+  type LegPlace,
+  type Observation,
+  type Sheet,
+  type Step,
+} from '@/core';
+import { Exit, print } from './exit';
+import { lessonRequest, sheetOf, type LessonOptions } from './lessonFile';
+
+export function lessonOptions(command: Command): Command {
+  return command
+    .option('--board <name>', 'the board to build on, instead of the file’s')
+    .option('--samples <count>', 'draws over the spread of the parts', '4000')
+    .option('--seed <number>', 'where the draws begin', '1');
+}
+
+export function lessonCommand(program: Command): void {
+  lessonOptions(
+    program
+      .command('lesson')
+      .description('a whole lesson: circuit, plan, what it does, checks, steps, kit and cautions')
+      .argument('[file]', 'lesson file, - for standard input'),
+  )
+    .option('--patterns', 'every pattern with the wishes it starts with')
+    .action((file: string | undefined, options: LessonOptions & { patterns?: true }) => {
+      if (options.patterns) return print(patterns());
+      if (file === undefined) throw new Exit(2, 'lesson: a FILE is missing, or --patterns.');
+      print(lessonJson(sheetOf(lessonRequest(file, options))));
+    });
+}
+
+function patterns() {
+  return PATTERN_IDS.map((id) => ({ id, defaults: patternOf(id).defaults(DEFAULT_STYLE) as object }));
+}
+
+function lessonJson(sheet: Sheet) {
+  const { circuit, built, kit, steps } = sheet;
+  return {
+    pattern: sheet.pattern,
+    findings: [...sheet.findings, ...built.findings],
+    wanted: circuitFile(circuit),
+    plan: planJson(sheet),
+    asBuilt: circuitFile(built.circuit),
+    ...(built.seen ? { behaviour: behaviourJson(built.seen) } : {}),
+    checks: sheet.expected.points.map((check) => ({
+      ...pointJson(check.point),
+      typical: check.typical,
+      low: check.low,
+      high: check.high,
+      worstLow: check.worstLow,
+      worstHigh: check.worstHigh,
+    })),
+    steps: steps.map(stepJson),
+    kit: kit.lines.map(({ key, each, need, spares, short, per, parts }) => ({
+      key,
+      each,
+      all: need,
+      spares,
+      toBuy: short,
+      per,
+      parts,
+    })),
+    cautions: sheet.cautions,
+    minutes: sheet.minutes,
+  };
+}
+
+function planJson({ plan, circuit }: Sheet) {
+  const supply = plan.placements.find(({ part }) =>
+    circuit.parts.some(({ id, kind }) => id === part && kind === 'supply'),
+  );
+  const things = new Map(thingsOf(circuit).map((thing) => [thing.id, thing]));
+  const pieces = plan.placements.filter((p) => p.kind === 'part' && p !== supply);
+  const wires = plan.placements.filter(({ kind }) => kind === 'jumper');
+  const tapes = plan.board.startsWith('card-') ? tapesOf(plan) : [];
+  return {
+    board: plan.board,
+    pieces: pieces.map(({ part, legs }) => {
+      const thing = things.get(part);
+      const housed = (thing?.parts ?? []).filter(({ body }) => body);
+      const parts = Object.fromEntries(housed.map(({ id, body }) => [id, body!.legs]));
+      return { id: part, kind: thing?.kind, legs, ...(housed.length ? { parts } : {}) };
+    }),
+    jumpers: [
+      ...wires.map(({ part, legs }) => {
+        const [from, to] = Object.values(legs);
+        return { id: part, from, to };
+      }),
+      ...tapes.map(({ name, from, to }) => ({ id: name, from, to })),
+    ],
+    cuts: plan.cuts ?? [],
+    supply: supply?.legs ?? {},
+  };
+}
+
+function behaviourJson(seen: Observation) {
+  if (seen.kind === 'moving')
+    return { kind: 'moving', cycles: seen.run.cycles, means: seen.run.means, nodes: seen.nodes };
+  return {
+    kind: 'still',
+    nodes: seen.nodes,
+    parts: seen.parts,
+    ...(seen.also ? { also: seen.also.parts } : {}),
+  };
+}
+
+function pointJson(point: Checkpoint) {
+  return { ...point, unit: UNITS[point.measure] };
+}
+
+/** The supply stands beside the board for every test with power, so that what stands is the ids up to a step. */
+function stepJson(step: Step) {
+  const tested = step.action === 'block-gate' && step.gate.power ? ['B1'] : [];
+  const taped = step.action === 'lay-tape' ? [step.tape] : [];
+  const legs = 'legs' in step ? { legs: legsJson(step.legs) } : {};
+  const pieces =
+    'pieces' in step
+      ? { pieces: step.pieces.map((piece) => ({ id: piece.part, legs: legsJson(piece.legs) })) }
+      : {};
+  return {
+    kind: step.action,
+    id: step.id,
+    ids: [...new Set([...idsOf(step), ...taped, ...tested])],
+    ...legs,
+    ...pieces,
+    ...('gate' in step ? { gate: step.gate } : {}),
+    minutes: step.minutes,
+  };
+}
+
+function legsJson(legs: readonly LegPlace[]) {
+  return Object.fromEntries(legs.map(({ pin, hole }) => [pin, hole]));
+}

@@ -1,0 +1,60 @@
+import { judgeBench } from '@/core';
+import { expectationWith } from '../../../tests/support/sheets';
+import { likeliestWords } from '@/messages/causes';
+import { pointName } from '@/messages/points';
+import { expectationFrom } from './keptExpectation';
+
+const NAMES: Readonly<Record<string, string>> = { R1: 'resistor', D1: 'lamp' };
+const named = (id: string) => NAMES[id] ?? id;
+
+/** A session in the form in which it was kept before checkpoints stood in it. */
+function earlier(): string {
+  const now = expectationWith();
+  return JSON.stringify({
+    ...now,
+    expected: {
+      ...now.expected,
+      points: now.expected.points.map(({ point: _point, ...band }) => ({ ...band, id: named(band.id) })),
+    },
+    dictionary: {
+      ...now.dictionary,
+      points: now.dictionary.points.map((point) => ({
+        id: named(point.id),
+        measure: point.measure,
+        usual: point.usual,
+      })),
+      signatures: now.dictionary.signatures.map(({ looks: _looks, ...one }) =>
+        one.code.startsWith('supply-') ? { ...one, data: {} } : one,
+      ),
+    },
+  });
+}
+
+describe('a session kept in the earlier form', () => {
+  const session = expectationFrom(earlier());
+
+  it('has its columns by name, under the ids that its readings carry', () => {
+    expect(session.expected.points.map(({ id }) => id)).toEqual(['pack', 'resistor', 'lamp', 'current']);
+    expect(session.expected.points.map(({ point }) => pointName(point))).toEqual([
+      'pack under load',
+      'across R1',
+      'across D1',
+      'current',
+    ]);
+  });
+
+  it('is judged as before, and a cause names its part', () => {
+    const figures = [4.8, 3.03, 1.77];
+    const noted = ['pack', 'resistor', 'lamp'].map((point, i) => ({ point, value: figures[i]!, step: 0.01 }));
+    const ten = judgeBench(session, [...noted, { point: 'current', value: 0.92e-3, step: 1e-5 }]);
+    expect(ten.state).toBe('off');
+    expect(likeliestWords(ten.diagnosis!, session.dictionary.points)).toContain('R1 is 3.3');
+    const weak = [3.59, 1.73, 1.86].map((value, i) => ({ ...noted[i]!, value }));
+    expect(likeliestWords(judgeBench(session, weak).diagnosis!, session.dictionary.points)).toContain('B1');
+  });
+
+  it('of today is taken as it is', () => {
+    const now = expectationWith();
+    expect(expectationFrom(JSON.stringify(now))).toEqual(JSON.parse(JSON.stringify(now)));
+  });
+});

@@ -1,0 +1,54 @@
+import type { Checkpoint, SessionExpectation, ThingKind } from '@/core';
+
+/** A session as it was kept before checkpoints stood in it: bands by name only, and no looks of lamps. */
+interface Earlier {
+  readonly expected: {
+    readonly points: readonly { readonly id: string; readonly unit: string; readonly point?: unknown }[];
+  };
+  readonly dictionary: {
+    readonly points: readonly { readonly id: string; readonly usual: number }[];
+    readonly signatures: readonly {
+      readonly code: string;
+      readonly data: { readonly part?: string };
+      readonly looks?: unknown;
+    }[];
+  };
+}
+
+/**
+ * What a session is judged by, as it was kept. One from before checkpoints stood in it gets them from their names; its
+ * bands and signatures stay as they were, so that old verdicts stay.
+ */
+export function expectationFrom(json: string): SessionExpectation {
+  const kept = JSON.parse(json) as SessionExpectation | Earlier;
+  const { expected, dictionary } = kept;
+  if (expected.points.every(({ point }) => point !== undefined)) return kept as SessionExpectation;
+  const points = expected.points.map((band) => ({ ...band, point: checkpointFor(band.id) }));
+  const judged = dictionary.points.map(({ id, usual }) => ({ ...checkpointFor(id), usual }));
+  const signatures = (dictionary as Earlier['dictionary']).signatures.map((one) => ({
+    ...one,
+    data: one.data.part || !ABOUT_SUPPLY.test(one.code) ? one.data : { ...one.data, part: 'B1' },
+    looks: one.looks ?? {},
+  }));
+  return {
+    ...kept,
+    expected: { ...expected, points },
+    dictionary: { ...dictionary, points: judged, signatures },
+  } as unknown as SessionExpectation;
+}
+
+const ABOUT_SUPPLY = /^supply-|^bad-contact$/u;
+const PARTS: Readonly<Record<string, string>> = { resistor: 'R1', lamp: 'D1', pack: 'B1', current: 'B1' };
+const ENDS: Readonly<Record<string, readonly [ThingKind, string, string]>> = {
+  R: ['resistor', 'a', 'b'],
+  D: ['led', 'anode', 'cathode'],
+  B: ['supply', 'plus', 'minus'],
+};
+
+function checkpointFor(id: string): Checkpoint {
+  const part = PARTS[id] ?? id;
+  const [kind, from, to] = ENDS[part.charAt(0)] ?? ENDS['R']!;
+  return id === 'current'
+    ? { id, part, kind, measure: 'amps', gap: { part, pin: from } }
+    : { id, part, kind, measure: 'volts', from: { part, pin: from }, to: { part, pin: to } };
+}
