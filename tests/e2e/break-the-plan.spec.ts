@@ -9,7 +9,7 @@ const verdict = (page: Page) => page.locator('.what-happens');
 async function hole(page: Page, name: string): Promise<{ x: number; y: number }> {
   const place = at(holeOf(BOARDS.half, name)!);
   return page.evaluate(({ x, y }) => {
-    const svg = document.querySelector<SVGSVGElement>('.board-panel svg.board')!;
+    const svg = document.querySelector<SVGSVGElement>('svg.board')!;
     const point = new DOMPoint(x, y).matrixTransform(svg.getScreenCTM()!);
     return { x: point.x, y: point.y };
   }, place);
@@ -49,7 +49,7 @@ test('with the keyboard: turn the lamp, put a wire for the resistor, move and pu
   await expect(verdict(page)).toContainText(
     spaced('The lamp D1 is the wrong way round: it blocks, with 4.80 V across it'),
   );
-  await expect(page.getByRole('row', { name: /across the lamp/u }).last()).toContainText(spaced('−4.80 V'));
+  await expect(page.getByRole('row', { name: /across D1/u }).last()).toContainText(spaced('−4.80 V'));
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /^The resistor R1/u }).focus();
   await page.keyboard.press('w');
@@ -95,5 +95,5 @@ test('the wiring list takes holes as text and says why not', async ({ page }) =>
   await expect(verdict(page)).toContainText('nothing limits the current');
   await page.getByLabel('In place of R1').selectOption('');
   await page.getByLabel('In place of D1').selectOption('blue');
-  await expect(page.getByRole('row', { name: /across the lamp/u }).last()).toContainText(spaced('2.90 V'));
+  await expect(page.getByRole('row', { name: /across D1/u }).last()).toContainText(spaced('2.90 V'));
 });

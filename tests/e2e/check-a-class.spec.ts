@@ -37,21 +37,21 @@ test('type a figure, Enter, next bench; each reading gets its verdict', async ({
 test('an off row gets the likely cause and what would settle it', async ({ page }) => {
   await openGrid(page, 'Knot');
   const type = async (bench: number, ...figures: string[]) => {
-    const points = ['pack under load', 'across R1', 'across the lamp', 'current'];
+    const points = ['pack under load', 'across R1', 'across D1', 'current'];
     for (const [i, figure] of figures.entries()) {
       await cell(page, bench, points[i]!).fill(figure);
       await cell(page, bench, points[i]!).press('Enter');
     }
   };
   await type(1, '4.80', '0.00', '4.80');
-  await expect(row(page, 1)).toContainText('Lamp the wrong way round, or lamp burnt out');
-  await expect(row(page, 1)).toContainText('turn the lamp round');
+  await expect(row(page, 1)).toContainText('D1 burnt out or missing, or D1 the wrong way round');
+  await expect(row(page, 1)).toContainText('try D1 by itself on a coin cell');
   await type(2, '4.80', '3.03', '1.77', '0.92');
   await expect(row(page, 2)).toContainText(spaced('R1 is 3.3 kΩ, not 330 Ω'));
   await type(3, '3.59', '1.73', '1.86', '5.11');
-  await expect(row(page, 3)).toContainText('Tired battery');
+  await expect(row(page, 3)).toContainText('B1 is a tired battery');
   await type(4, '0.00', '0.00', '0.00');
-  await expect(row(page, 4)).toContainText('Battery flat, missing or off');
+  await expect(row(page, 4)).toContainText('B1 flat, missing or off');
   await expect(row(page, 4)).toContainText('next: measure the current');
 });
 
@@ -59,7 +59,7 @@ test('a correction or retest keeps the earlier reading, in the grid, the logbook
   page,
 }) => {
   await openGrid(page, 'Sanderling');
-  const reading = cell(page, 1, 'across the lamp');
+  const reading = cell(page, 1, 'across D1');
   await cell(page, 1, 'predicted').fill('9');
   await cell(page, 1, 'predicted').press('Tab');
   await reading.fill('4.80');
@@ -68,7 +68,7 @@ test('a correction or retest keeps the earlier reading, in the grid, the logbook
   await reading.fill('1.88');
   await reading.press('Enter');
   await expect(row(page, 1)).toContainText('right');
-  await page.getByRole('button', { name: /Bench 1 Ala, across the lamp: 2 readings/u }).click();
+  await page.getByRole('button', { name: /Bench 1 Ala, across D1: 2 readings/u }).click();
   await expect(page.getByRole('tooltip')).toContainText('4.80 first reading');
   await expect(page.getByRole('tooltip')).toContainText('1.88 retest');
   await page.getByRole('link', { name: 'its logbook' }).click();
@@ -81,8 +81,8 @@ test('a correction or retest keeps the earlier reading, in the grid, the logbook
     page.getByRole('link', { name: 'Save as CSV' }).click(),
   ]);
   const csv = fs.readFileSync(await file.path(), 'utf8');
-  expect(csv).toMatch(/Sanderling,1,Ala,across the lamp,4\.8,V,4\.80,1\.7\d+,2\.0\d+,off,first,no,/u);
-  expect(csv).toMatch(/Sanderling,1,Ala,across the lamp,1\.88,V,1\.88,1\.7\d+,2\.0\d+,right,retest,yes,/u);
+  expect(csv).toMatch(/Sanderling,1,Ala,across D1,4\.8,V,4\.80,1\.7\d+,2\.0\d+,off,first,no,/u);
+  expect(csv).toMatch(/Sanderling,1,Ala,across D1,1\.88,V,1\.88,1\.7\d+,2\.0\d+,right,retest,yes,/u);
 });
 
 test('a figure that cannot be meant is asked about, and nothing typed is lost', async ({ page }) => {

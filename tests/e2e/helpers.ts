@@ -18,7 +18,7 @@ export async function startLesson(page: Page, title: string, pattern = 'One lamp
   await page.getByLabel('Title').fill(title);
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByLabel('Title of the lesson')).toHaveValue(title);
-  await expect(page.locator('.board-panel svg.board')).toBeVisible();
+  await expect(page.locator('svg.board')).toBeVisible();
   return Number(new URL(page.url()).pathname.split('/').pop());
 }
 

@@ -7,11 +7,11 @@ test('lands on today: the next session, what to pack, who needs a retest, what i
   await page.goto('/');
   await expect(page.getByRole('heading', { name: 'Pier lamp, Tern' })).toBeVisible();
   await expect(page.getByText('10 Jory')).toBeVisible();
-  await expect(page.getByText('R1 missing or both its legs in one row')).toBeVisible();
+  await expect(page.getByText(/wire in the place of R1/u)).toBeVisible();
   await expect(page.getByText(/more lamp, red/u)).toBeVisible();
   const box = page.getByRole('checkbox', { name: 'jumper wire' });
   await box.check();
-  await expect(page.getByRole('heading', { name: '6 of 7 kinds left' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '7 of 8 kinds left' })).toBeVisible();
   await page.waitForLoadState('networkidle');
   await page.reload();
   await expect(box).toBeChecked();

@@ -134,15 +134,15 @@ test('bands are practised on the drawer’s own values, and an unknown lamp is n
 
 test('a soldered board turns over: the joints are where its legs are, mirrored', async ({ page }) => {
   await page.goto('/lessons/11?stage=plan');
-  const front = page.locator('.board-panel [data-part="R1"] [data-leg]').first();
+  const front = page.locator('.big-board [data-part="R1"] [data-leg]').first();
   const width = await page
-    .locator('.board-panel svg.board')
+    .locator('svg.board')
     .evaluate((svg) => (svg as SVGSVGElement).viewBox.baseVal.width);
   const x = Number(await front.getAttribute('cx'));
   await page.getByRole('button', { name: 'Turn it over' }).click();
-  const joint = page.locator('.board-panel [data-joint="A3"] circle');
+  const joint = page.locator('.big-board [data-joint="A3"] circle');
   expect(Number(await joint.getAttribute('cx'))).toBeCloseTo(width - x, 3);
-  await expect(page.locator('.board-panel [data-cut]')).toHaveCount(14);
+  await expect(page.locator('.big-board [data-cut]')).toHaveCount(14);
   await page.getByRole('button', { name: 'Turn it over' }).click();
   // Parts can be picked up as before.
   await page.getByRole('button', { name: /^The resistor R1:/u }).focus();

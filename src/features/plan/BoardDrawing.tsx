@@ -1,5 +1,5 @@
 import type { KeyboardEvent, Ref } from 'react';
-import type { Circuit, LampSorts, Placement, Plan, SupplyChoice } from '@/core';
+import { boardOf, type Circuit, type LampSorts, type Placement, type Plan, type SupplyChoice } from '@/core';
 import { holeName } from '@/messages/holes';
 import { capital } from '@/messages/grammar';
 import { kindIn, legName, thingName } from '@/messages/names';
@@ -8,6 +8,7 @@ import { at, atHole, extentOf, UNIT, viewOf, type View } from './geometry';
 import { DRAWN } from './palette';
 import { PlacedDrawing } from './PlacedDrawing';
 import { PlanSvg } from './PlanSvg';
+import { RowNumbers } from './PlugGround';
 
 export interface BoardDrawingProps {
   readonly plan: Plan;
@@ -53,6 +54,7 @@ export function BoardDrawing(props: BoardDrawingProps) {
           ring={ringed?.has(placement.part) ?? false}
         />
       ))}
+      {boardOf(plan).copper === 'rows' && <RowNumbers rows={extent.foot - 1} view={view} />}
     </PlanSvg>
   );
 }

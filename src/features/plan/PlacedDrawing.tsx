@@ -139,8 +139,32 @@ function Wire({ plan, ends, placement }: { plan: Plan; ends: readonly Point[]; p
         strokeLinecap="round"
         {...(copper === 'pads' ? { strokeDasharray: '5 3' } : {})}
       />
-      {inPlace && <Label place={beside(ends)} first={`${placement.part}: a wire`} />}
+      {inPlace ? (
+        <Label place={beside(ends)} first={`${placement.part}: a wire`} />
+      ) : (
+        <WireName from={from} to={to} name={placement.part} />
+      )}
     </>
+  );
+}
+
+/** A jumper's name over its middle, as the steps call it. */
+function WireName({ from, to, name }: { from: Point; to: Point; name: string }) {
+  const upright = Math.abs(from.x - to.x) < Math.abs(from.y - to.y);
+  const [x, y] = [(from.x + to.x) / 2, (from.y + to.y) / 2];
+  return (
+    <text
+      x={upright ? x + 4 : x - 10}
+      y={upright ? y + 3 : y - 4}
+      textAnchor={upright ? 'start' : 'middle'}
+      fontSize="8.6"
+      fill={DRAWN.soft}
+      stroke={DRAWN.board}
+      strokeWidth="2.4"
+      paintOrder="stroke"
+    >
+      {name}
+    </text>
   );
 }
 

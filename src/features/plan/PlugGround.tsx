@@ -25,7 +25,7 @@ export function PlugGround({ plan, rows, view }: Props) {
           <rect key={hole.name} x={x - 2.4} y={y - 2.4} width="4.8" height="4.8" rx="0.8" fill={DRAWN.hole} />
         );
       })}
-      <Names board={board} rows={rows} view={view} />
+      <Names board={board} view={view} />
     </>
   );
 }
@@ -93,9 +93,8 @@ function RailLines({ board, rows, view }: { board: BoardSpec; rows: number; view
   );
 }
 
-function Names({ board, rows, view }: { board: BoardSpec; rows: number; view: View }) {
+function Names({ board, view }: { board: BoardSpec; view: View }) {
   const columns = boardHoles(board).filter((hole) => hole.row === 1);
-  const numbered = Array.from({ length: rows }, (_, i) => i + 1).filter((r) => r === 1 || r % 5 === 0);
   const flat = view === 'flat';
   return (
     <g fontSize="9.5" fill={DRAWN.soft} textAnchor="middle" fontFamily="inherit">
@@ -107,6 +106,23 @@ function Names({ board, rows, view }: { board: BoardSpec; rows: number; view: Vi
           </text>
         );
       })}
+    </g>
+  );
+}
+
+/** The numbers of the rows, drawn over what crosses them. */
+export function RowNumbers({ rows, view }: Pick<Props, 'rows' | 'view'>) {
+  const numbered = Array.from({ length: rows }, (_, i) => i + 1).filter((r) => r === 1 || r % 5 === 0);
+  return (
+    <g
+      fontSize="9.5"
+      fill={DRAWN.soft}
+      textAnchor="middle"
+      stroke={DRAWN.board}
+      strokeWidth="3"
+      paintOrder="stroke"
+      pointerEvents="none"
+    >
       {numbered.map((row) => {
         const place = at({ x: 2.2, y: row }, view);
         return (

@@ -82,7 +82,7 @@ export function LessonSheet(props: LessonSheetProps) {
     </div>
   );
   const view = (
-    <div className={refusals.length ? 'stage-view stale' : 'stage-view'}>
+    <div className={viewClass(refusals)}>
       <StageView
         {...{ stage, sheet, content, trial, surroundings, request, steps }}
         lessonId={props.id}
@@ -100,6 +100,8 @@ export function LessonSheet(props: LessonSheetProps) {
   );
   const board = { sheet: sheet!, trial, picked, onPick: setPicked };
   const large = sheet !== undefined && BOARD_STAGES.has(stage);
+  const notes = <SheetNotes {...{ sheet, refusals, failure }} />;
+  const notesBelow = large && onlyNoted(refusals, failure);
   return (
     <Marking value={marking}>
       <div className={large ? 'lesson large' : 'lesson'}>
@@ -113,12 +115,15 @@ export function LessonSheet(props: LessonSheetProps) {
         <div className="lesson-main">
           <SheetHead draft={draft} id={props.id} place={props.place} archived={props.archived} />
           {large ? <FoldedWish line={lessonLine(sheet)}>{wish}</FoldedWish> : wish}
-          <SheetNotes {...{ sheet, refusals, failure }} />
+          {!notesBelow && notes}
           {!large && view}
-          {large && stage === 'plan' && (
-            <PlanBoard {...board} style={surroundings.style} title={content.title} />
-          )}
-          {large && stage === 'steps' && <StepsBoard sheet={sheet} at={steps.at} onAt={steps.go} />}
+          {large &&
+            (stage === 'plan' ? (
+              <PlanBoard {...board} style={surroundings.style} title={content.title} />
+            ) : (
+              <StepsBoard sheet={sheet} at={steps.at} onAt={steps.go} />
+            ))}
+          {notesBelow && notes}
         </div>
         {large && <aside className="board-panel list-panel">{view}</aside>}
         {!large && sheet && <BoardPanel {...board} />}
@@ -134,6 +139,15 @@ export function LessonSheet(props: LessonSheetProps) {
       )}
     </Marking>
   );
+}
+
+function viewClass(refusals: readonly unknown[]): string {
+  return refusals.length ? 'stage-view stale' : 'stage-view';
+}
+
+/** A large board comes before what is only to be noted; a refusal comes first everywhere. */
+function onlyNoted(refusals: readonly unknown[], failure: string | undefined): boolean {
+  return refusals.length === 0 && !failure;
 }
 
 /** The wish in one line, for when the board wants the room; it unfolds to be changed. */
