@@ -8,6 +8,7 @@ const config = {
     '<rootDir>/src/**/*.test.tsx',
   ],
   testEnvironment: 'node',
+  testTimeout: 30_000,
   setupFiles: ['<rootDir>/tests/support/properties.ts'],
   moduleNameMapper: { '\\.css$': '<rootDir>/tests/support/noStyle.ts', '^@/(.*)$': '<rootDir>/src/$1' },
   transform: {

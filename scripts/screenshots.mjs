@@ -18,7 +18,7 @@ const VIEWS = [
     at: '/lessons/1?stage=plan',
     act: (page) =>
       page
-        .getByRole('row', { name: /lamp D1/u })
+        .getByRole('row', { name: /^Lamp D1/u })
         .getByRole('button', { name: 'turn round' })
         .click(),
   },
@@ -29,21 +29,31 @@ const VIEWS = [
     at: '/lessons/6?stage=steps',
     act: async (page) => {
       await page.getByRole('button', { name: 'One step at a time' }).click();
-      for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Next step' }).click();
+      const screen = page.getByRole('dialog');
+      for (let i = 0; i < 4; i++) await screen.getByRole('button', { name: 'Next step' }).click();
     },
   },
   {
     name: 'sheet-try',
     at: '/lessons/6?stage=try',
     act: async (page) => {
-      await page.getByLabel('What goes wrong').selectOption({ label: 'D1: lamp the wrong way round' });
+      await page.getByLabel('What goes wrong').selectOption({ label: 'D1 the wrong way round' });
       await page.getByRole('button', { name: 'it goes dark' }).click();
     },
   },
   { name: 'cheat-sheet', at: '/cheat-sheet' },
   { name: 'sheet-checks', at: '/lessons/1?stage=checks' },
   { name: 'sheet-kit', at: '/lessons/1?stage=kit' },
-  { name: 'sheet-phone', at: '/lessons/1?stage=sums', size: phone },
+  {
+    name: 'sheet-phone',
+    at: '/lessons/6?stage=steps',
+    size: phone,
+    act: async (page) => {
+      await page.getByRole('button', { name: 'One step at a time' }).click();
+      const screen = page.getByRole('dialog');
+      for (let i = 0; i < 4; i++) await screen.getByRole('button', { name: 'Next step' }).click();
+    },
+  },
   { name: 'check', at: '/check/1' },
   { name: 'logbook', at: '/logbook' },
   { name: 'store', at: '/store' },

@@ -7,17 +7,19 @@ const way = (page: Page, name: string | RegExp) => page.locator('.ways tr').filt
 
 test('three blue and two red lamps: the ways are compared, and the educator overrules', async ({ page }) => {
   await startLesson(page, 'Quay one', 'Several lamps');
-  await expect(way(page, 'strings of 2')).toContainText('(this lesson)');
+  // A tired block halves strings of two blue lamps, so each lamp by itself is best.
+  await expect(way(page, 'each with its own resistor').first()).toContainText('(this lesson)');
+  await expect(line(page, 'current of everything')).toHaveText(spaced('38.9 mA'));
   await expect(way(page, 'strings of 2')).toContainText(spaced('22.6 mA'));
   await expect(way(page, 'strings of 4')).toContainText('cannot be built');
   await expect(page.locator('.ways .why').filter({ hasText: 'D4 red' }).last()).toContainText(
     spaced('D4 red 20.8 mA'),
   );
-  await way(page, 'each with its own resistor').first().getByRole('button', { name: 'take it' }).click();
-  await expect(way(page, 'each with its own resistor').first()).toContainText('(this lesson)');
-  await expect(line(page, 'current of everything')).toHaveText(spaced('38.9 mA'));
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await way(page, 'strings of 2').getByRole('button', { name: 'take it' }).click();
   await expect(way(page, 'strings of 2')).toContainText('(this lesson)');
+  await expect(line(page, 'current of everything')).toHaveText(spaced('22.6 mA'));
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(way(page, 'each with its own resistor').first()).toContainText('(this lesson)');
 });
 
 test('more colours, more lamps: the sentence takes them, and says when it is too much', async ({ page }) => {
@@ -36,9 +38,7 @@ test('more colours, more lamps: the sentence takes them, and says when it is too
 test('one lesson on every board: the plan, its cuts, and the card follow', async ({ page }) => {
   await startLesson(page, 'Quay three', 'Several lamps');
   await openStage(page, 'Plan');
-  const tag = page.locator('.big-board .tag, .list-panel .tag');
   await page.getByLabel('Board', { exact: true }).selectOption('strip');
-  await expect(tag).toHaveText('stripboard');
   await expect(verdict(page)).toContainText('Right.');
   await expect(page.getByText(/\d+ joints, about/u)).toContainText('cuts');
   await openStage(page, 'Steps');
@@ -47,13 +47,13 @@ test('one lesson on every board: the plan, its cuts, and the card follow', async
   await expect(page.locator('.steps')).toContainText('Iron in its stand');
   await openStage(page, 'Plan');
   await page.getByLabel('Board', { exact: true }).selectOption('card');
-  await expect(tag).toHaveText('tape on card');
+  await expect(verdict(page)).toContainText('Right.');
   await openStage(page, 'Steps');
   await expect(page.getByRole('heading', { name: /^Craft card/u })).toBeVisible();
   await expect(page.locator('.steps')).toContainText('Try the blue lamp D1 before it is fixed.');
   await saved(page);
   await page.reload();
-  await expect(tag).toHaveText('tape on card');
+  await expect(page.getByRole('heading', { name: /^Craft card/u })).toBeVisible();
 });
 
 test('what does not fit says what is too much and which board would do', async ({ page }) => {
@@ -111,8 +111,9 @@ test('dry run: say first what happens, then see it, with what the meter would re
   await page.getByLabel(/And, if you dare/u).fill('4.8');
   await page.getByRole('button', { name: 'it goes dark' }).click();
   await expect(page.getByText('As you said.')).toBeVisible();
-  await expect(page.getByText(/You expected/u)).toContainText(spaced('it is 4.80 V'));
-  await damage.selectOption({ label: 'R1 missing or both its legs in one row' });
+  await expect(page.getByText(/You expected/u)).toContainText(spaced('it is −4.80 V'));
+  const shorted = damage.locator('option').filter({ hasText: 'wire in the place of R1' });
+  await damage.selectOption(await shorted.getAttribute('value'));
   await page.getByRole('button', { name: 'it gets dimmer' }).click();
   await expect(page.getByText('Not as you said.')).toBeVisible();
   await expect(page.locator('.note').filter({ hasText: 'fails at once' })).toBeVisible();
@@ -143,6 +144,7 @@ test('one step a screen, with all else ghosted; and the card as files', async ({
   const before = await ghosts();
   await one.getByRole('button', { name: 'Next step' }).click();
   await expect.poll(ghosts).toBeLessThan(before);
+  await one.getByRole('button', { name: 'All steps' }).click();
   const [file] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save as Markdown' }).click(),
@@ -190,7 +192,7 @@ for (const [pattern, says] of [
     await openStage(page, 'Kit');
     await expect(page.getByRole('heading', { name: /^Kit for/u })).toBeVisible();
     await openStage(page, 'Checks');
-    await expect(page.getByRole('rowheader', { name: /^pack under load from/u })).toBeVisible();
+    await expect(page.getByRole('rowheader', { name: /^pack under load .*from/u })).toBeVisible();
   });
 }
 
