@@ -201,7 +201,7 @@ export { ASKED_STATES, RIGHT_STATES, type Candidate, type FaultContext } from '.
 export { everyFault, faultsOf } from './checking/faults/index';
 export { SEEN_WORDS, type SeenLook, type SeenWord } from './checking/seen';
 export { identifyLamp, type LampGuess } from './answers/identifyLamp';
-export { fitLamp, type MeasuredPoint } from './answers/fitLamp';
+export { areFalling, fitLamp, fitMiss, type MeasuredPoint } from './answers/fitLamp';
 export { measuredBattery, spentAt, type MeasuredBattery } from './answers/measuredBattery';
 export { whatIf, type WhatIf, type Zone } from './answers/whatIf';
 export type { Expectation, Expected } from './checking/expected';
@@ -218,6 +218,7 @@ export { stockKey, stockSpecSchema, type StockItem, type StockSpec } from './kit
 // sheet
 export { cautionsAt, type Caution, type CautionCode } from './sheet/cautions';
 export { faultContext, sessionExpectation } from './sheet/expectation';
+export { speaksOfMains } from './sheet/mains';
 export {
   buildSchema,
   choiceSchema,

@@ -1,4 +1,5 @@
 import type { LampFigures } from '../catalogue/lamps';
+import { Junction } from '../devices/junction';
 import { THERMAL_VOLTS } from '../quantities/constants';
 import type { Amps, Volts } from '../quantities/units';
 
@@ -30,4 +31,16 @@ export function fitLamp(lamp: LampFigures, points: readonly MeasuredPoint[]): La
   const vf = held.volts + slope * Math.log(lamp.at / held.amps) + rs * (lamp.at - held.amps);
   const moved = vf - lamp.vf;
   return { ...lamp, rs, vf, vfLow: lamp.vfLow + moved, vfHigh: lamp.vfHigh + moved, origin: 'measured' };
+}
+
+/** By how many volts the fitted curve misses the measured point that it misses most. */
+export function fitMiss(fitted: LampFigures, points: readonly MeasuredPoint[]): Volts {
+  const curve = new Junction(fitted);
+  return Math.max(0, ...points.map(({ volts, amps }) => Math.abs(curve.voltsAt(amps) - volts)));
+}
+
+/** Whether the volts fall where the current grows, which no lamp's do. */
+export function areFalling(points: readonly MeasuredPoint[]): boolean {
+  const [first, second] = [...points].sort((a, b) => a.amps - b.amps);
+  return first !== undefined && second !== undefined && second.volts < first.volts;
 }

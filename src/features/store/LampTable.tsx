@@ -6,7 +6,9 @@ import { useForm } from 'react-hook-form';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import {
+  areFalling,
   fitLamp,
+  fitMiss,
   formatQuantity,
   LAMP_TYPES,
   ORIGINS,
@@ -96,6 +98,13 @@ export function LampTable({ figures, versions }: Props) {
   );
 }
 
+const FALLING =
+  'Fewer volts at more current cannot be one lamp: read both points again, or measure when it has cooled.';
+
+function missWords(miss: number): string {
+  return `No lamp’s curve goes through both points: this fit misses one by ${formatQuantity(miss, 'V', 2)}.`;
+}
+
 interface Fields {
   vf: string;
   at: string;
@@ -133,8 +142,10 @@ function LampForm({ lamp, version, onDone }: { lamp: LampFigures; version: numbe
     const points = pointsOf(getValues());
     if (!points.ok) return setProblem(sentences(points.findings));
     if (points.value.length === 0) return setProblem('Type at least one measured point: volts and current.');
+    if (areFalling(points.value)) return setProblem(FALLING);
     const fitted = fitLamp(lamp, points.value);
-    setProblem('');
+    const miss = fitMiss(fitted, points.value);
+    setProblem(miss > 0.005 ? missWords(miss) : '');
     setRs(fitted.rs);
     for (const name of ['vf', 'vfLow', 'vfHigh'] as const) setValue(name, volts(fitted[name]));
     setValue('at', amps(fitted.at));

@@ -17,7 +17,7 @@ import { money } from '@/messages/money';
 import { stockName } from '@/messages/names';
 import type { StockRow } from '@/server/repositories/stock';
 import { SortHead } from '@/ui/SortHead';
-import { changeStock } from './actions';
+import { changeStock, takeOutStock } from './actions';
 
 const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns });
 const helper = createColumnHelper<typeof features, StockRow>();
@@ -111,6 +111,14 @@ function EditRow({ row, onDone }: { row: StockRow; onDone: () => void }) {
     router.refresh();
     onDone();
   });
+  const [sure, setSure] = useState(false);
+  const takeOut = async () => {
+    if (!sure) return setSure(true);
+    const answer = await takeOutStock(row.id, row.version);
+    if (!answer.ok) return setProblem(answer.message);
+    router.refresh();
+    onDone();
+  };
   const name = stockName(row.spec);
   return (
     <tr className="edit-row">
@@ -155,6 +163,9 @@ function EditRow({ row, onDone }: { row: StockRow; onDone: () => void }) {
         </Button>{' '}
         <Button size="sm" variant="quiet" onClick={onDone}>
           Leave
+        </Button>{' '}
+        <Button size="sm" variant="quiet" onClick={() => void takeOut()}>
+          {sure ? 'Yes, take it out' : 'Take out'}
         </Button>
       </td>
     </tr>

@@ -11,7 +11,7 @@ import {
 import { z } from 'zod';
 import { done, failed, guarded, type Answer } from '@/server/failures';
 import { addBattery, archiveBattery } from '@/server/repositories/batteries';
-import { addStock, lamps, saveLamp, saveStock } from '@/server/repositories/stock';
+import { addStock, lamps, removeStock, saveLamp, saveStock } from '@/server/repositories/stock';
 
 const count = z.number().int().min(0).max(100_000);
 const valuesSchema = z.strictObject({
@@ -31,6 +31,13 @@ export async function changeStock(
     const checked = valuesSchema.safeParse(values);
     if (!checked.success) return failed(fieldSentence(checked.error));
     return done(await saveStock(id, version, checked.data));
+  });
+}
+
+export async function takeOutStock(id: number, version: number): Promise<Answer<null>> {
+  return guarded(async () => {
+    await removeStock(z.number().int().positive().parse(id), z.number().int().min(0).parse(version));
+    return done(null);
   });
 }
 

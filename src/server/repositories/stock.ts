@@ -74,6 +74,17 @@ export async function saveStock(id: number, version: number, values: StockValues
   return write((trx) => updateVersioned(trx, 'stock', { id }, version, columns(values), 'this stock row'));
 }
 
+/** A row that somebody changed meanwhile stays. */
+export async function removeStock(id: number, version: number): Promise<void> {
+  return write(async (trx) => {
+    if (await trx('stock').where({ id, version }).delete()) return;
+    if (await trx('stock').where({ id }).first())
+      throw new Refusal(
+        'Somebody changed this stock row meanwhile. Look at it again before it is taken out.',
+      );
+  });
+}
+
 /** What there is to choose from: resistor values in stock, and lamps with the educator's own figures. */
 export async function shelf(): Promise<Shelf> {
   const drawer = (await stockRows()).flatMap(({ spec, have }) =>

@@ -1,10 +1,12 @@
 import Form from 'react-bootstrap/Form';
-import { AGE_GROUPS, LEVELS, type Sheet } from '@/core';
+import { AGE_GROUPS, LEVELS, speaksOfMains, type Sheet } from '@/core';
 import { CAUTION_WORDS } from '@/messages/cautions';
+import { sentence } from '@/messages/findings';
 import type { OwnWords } from '@/messages/glossary';
 import { LEVEL_WORDS } from '@/messages/levels';
 import { talkFor } from '@/messages/talk';
 import type { LessonContent } from '@/server/repositories/lessons';
+import { Note } from '@/ui/Note';
 import { ComesAfter } from '../aim/ComesAfter';
 import { GoalsSection } from '../aim/GoalsSection';
 import { TalkSection } from '../aim/TalkSection';
@@ -19,6 +21,11 @@ interface Props {
   readonly words: OwnWords;
   readonly sheetHref: string;
   onChange(content: LessonContent): void;
+}
+
+/** Everything that is written freely in a lesson. */
+function wordsOf({ title, aim, story, notes, homework, extras }: LessonContent): string[] {
+  return [title, aim, story, notes, homework, ...extras.map(({ name, use }) => `${name}: ${use}`)];
 }
 
 type Text = 'aim' | 'story' | 'notes' | 'homework';
@@ -68,6 +75,11 @@ export function AimStage({ content, sheet, course, words, sheetHref, onChange }:
           </a>
         </div>
         <div className="pt-3">
+          {speaksOfMains(wordsOf(content)).map((mains, i) => (
+            <Note key={i} kind="refusal" live>
+              {sentence(mains)}
+            </Note>
+          ))}
           {text('aim', 'What the students can do and show at the end', 2, 600)}
           {text('story', 'Hook or story', 2, 1200)}
           <div className="side-by-side mb-3">
