@@ -117,7 +117,7 @@ function working({ steady, loop, style }: Props): SumLine[] {
     {
       name: 'the volts add up',
       work: `${V(now.resistorVolts)} + ${V(now.lampVolts)} + ${formatQuantity(design.amps * supplyFigures.ohms, 'V', 2)} inside the supply`,
-      figure: V(design.supplyVolts),
+      figure: V(supplyFigures.volts),
     },
     {
       name: 'heat in the resistor',
@@ -204,7 +204,7 @@ function Ages({ steady }: { steady: SteadySums }) {
         <Heads
           columns={[
             ['supply'],
-            ['volts', 'amount'],
+            ['volts at its ends', 'amount'],
             ['current', 'amount'],
             ['across R1', 'amount'],
             ['across the lamp', 'amount'],
