@@ -160,47 +160,47 @@ function wireCost(occupancy: Occupancy, a: number, b: number, links: readonly Li
     if (crosses(from, to, holes[link.a]!, holes[link.b]!)) cost += WEIGHTS.crossing;
   }
   if (board.copper === 'pads') return cost;
-  const { bodies, legs } = passedOver(occupancy, a, b);
-  return cost + WEIGHTS.overBody * bodies + WEIGHTS.overLeg * (legs + endsUnder(occupancy, a, b, links));
+  return cost + passingCost(occupancy, a, b) + WEIGHTS.overLeg * endsUnder(occupancy, a, b, links);
 }
 
-/** Holes right under a straight wire that a part lies over, and that hold a leg or the end of a wire. */
-function passedOver(occupancy: Occupancy, a: number, b: number): { bodies: number; legs: number } {
-  const { lattice } = occupancy;
-  let [bodies, legs] = [0, 0];
-  for (const hole of between(lattice, a, b)) {
-    if (occupancy.netAt[hole]! >= 0) legs++;
-    else if (!occupancy.isFree(hole)) bodies++;
+/** What it costs that a wire passes over bodies, and over holes with a leg or the end of a wire in them. */
+function passingCost(occupancy: Occupancy, a: number, b: number): number {
+  let cost = 0;
+  for (const { hole, off } of passed(occupancy.lattice, a, b)) {
+    if (occupancy.netAt[hole]! >= 0) cost += off < 1e-9 ? WEIGHTS.overLeg : WEIGHTS.nearLeg;
+    else if (!occupancy.isFree(hole)) cost += WEIGHTS.overBody;
   }
-  return { bodies, legs };
+  return cost;
 }
 
 /** How many ends of a wire would go into holes that another wire lies over. */
 function endsUnder({ lattice }: Occupancy, a: number, b: number, links: readonly Link[]): number {
   let under = 0;
   for (const link of links) {
-    const passed = between(lattice, link.a, link.b);
-    if (passed.includes(a) || passed.includes(b)) under++;
+    if (passed(lattice, link.a, link.b).some(({ hole }) => hole === a || hole === b)) under++;
   }
   return under;
 }
 
-/** The holes that a straight wire from one to another passes right over. */
-function between(lattice: Lattice, a: number, b: number): number[] {
+/** How near to the middle of a hole a wire lies over it, in pitches. */
+const OVER = 0.4;
+
+/** The holes that a straight wire from one to another lies over, and how far its axis is off their middles. */
+function passed(lattice: Lattice, a: number, b: number): { hole: number; off: number }[] {
   const [from, to] = [lattice.holes[a]!, lattice.holes[b]!];
   const [dx, dy] = [to.x - from.x, to.y - from.y];
-  const steps = commonSteps(Math.abs(dx), Math.abs(dy));
-  const found: number[] = [];
+  const steps = Math.max(Math.abs(dx), Math.abs(dy));
+  const straight = steps / Math.hypot(dx, dy);
+  const found: { hole: number; off: number }[] = [];
   for (let i = 1; i < steps; i++) {
-    const hole = lattice.placeAt(from.x + (dx / steps) * i, from.y + (dy / steps) * i);
-    if (hole >= 0) found.push(hole);
+    const [x, y] = [from.x + (dx / steps) * i, from.y + (dy / steps) * i];
+    const [column, row] = [Math.round(x), Math.round(y)];
+    const off = Math.max(Math.abs(x - column), Math.abs(y - row)) * straight;
+    if (off > OVER) continue;
+    const hole = lattice.placeAt(column, row);
+    if (hole >= 0) found.push({ hole, off });
   }
   return found;
-}
-
-/** Greatest common divisor, by Euclid. */
-function commonSteps(a: number, b: number): number {
-  return b === 0 ? a : commonSteps(b, a % b);
 }
 
 /** Whether two straight wires cross or lie over each other, their ends not counted when they share one. */
