@@ -10,7 +10,7 @@ import {
   type Unit,
 } from '@/core';
 import { holeName, stripName } from './holes';
-import { article, capital, counted } from './grammar';
+import { article, capital, counted, listed } from './grammar';
 import { BOARD_SHORT, lampName, legName, plainNames, type Naming } from './names';
 
 type Sentences = { readonly [C in FindingCode]: (data: FindingData[C], name: Naming) => string };
@@ -78,7 +78,7 @@ const SENTENCES: Sentences = {
     `${amps(a)} is a lot for a coin cell: it sags within minutes. 1 to 3 mA suit it.`,
   'assumed-figure': ({ lamp, origin }) =>
     lamp.includes('+')
-      ? `The forward voltages of the ${lamp.split('+').map(lampName).join(' and ')} lamps come from the ${origin === 'table' ? 'colour table' : origin}. Measure one of each batch, or read the bag, to be sure of its chip.`
+      ? `The forward voltages of the ${listed(lamp.split('+').map(lampName))} lamps come from the ${origin === 'table' ? 'colour table' : origin}. Measure one of each batch, or read the bag, to be sure of its chip.`
       : `The forward voltage of the ${lampName(lamp)} lamp comes from the ${origin === 'table' ? 'colour table' : origin}. Measure one lamp of the batch, or read the bag, to be sure of its chip.`,
   'hole-missing': ({ hole, part }, name) => `The board has no hole ${holeName(hole)} for ${name(part)}.`,
   'hole-taken': ({ hole, part, other }, name) =>
@@ -173,7 +173,7 @@ const OVER = {
 function countedLamps(lamps: string): string {
   const counts = new Map<string, number>();
   for (const lamp of lamps.split('+')) counts.set(lamp, (counts.get(lamp) ?? 0) + 1);
-  return [...counts].map(([lamp, count]) => `${count} ${lampName(lamp)}`).join(' and ');
+  return listed([...counts].map(([lamp, count]) => `${count} ${lampName(lamp)}`));
 }
 
 /** Whether all lamps get about the same, so that the trouble is another. */

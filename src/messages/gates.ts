@@ -7,7 +7,7 @@ import {
   type Sheet,
   type Step,
 } from '@/core';
-import { capital } from './grammar';
+import { capital, listed } from './grammar';
 import { holeName } from './holes';
 import { looksWords } from './names';
 import { heldWords } from './points';
@@ -27,7 +27,7 @@ function beforePower(sheet: Sheet): StepWords {
   const build = buildType(boardOf(sheet.plan));
   const pieces = sheet.steps.flatMap((s) =>
     s.action === 'place-part' || s.action === 'place-jumper'
-      ? [`${s.part} ${s.legs.map((l) => holeName(l.hole)).join(' to ')}`]
+      ? [`${s.part} ${legsWords(s.legs.map((l) => holeName(l.hole)))}`]
       : [],
   );
   const list =
@@ -122,4 +122,9 @@ export function readingWords({ part, measure, low, high }: GateReading): string 
   if (measure === 'amps')
     return `This batch by itself adds ${formatQuantity(low, 'A', 2)} to ${formatQuantity(high, 'A', 2)} to the supply’s current.`;
   return `Across ${part} the meter reads ${formatQuantity(low, 'V', 3)} to ${formatQuantity(high, 'V', 3)}.`;
+}
+
+/** From hole to hole, or all of them where a thing has more than two legs. */
+function legsWords(holes: readonly string[]): string {
+  return holes.length === 2 ? holes.join(' to ') : listed(holes);
 }

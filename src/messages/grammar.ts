@@ -20,3 +20,10 @@ export function article(words: string): string {
 export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
+
+const LIST = new Intl.ListFormat('en-GB');
+
+/** `e3, e4 and e5`. */
+export function listed(words: readonly string[]): string {
+  return LIST.format(words);
+}

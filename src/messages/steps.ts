@@ -14,7 +14,7 @@ import {
   type Step,
 } from '@/core';
 import { gateWords, holdWords, readingWords, seenWords } from './gates';
-import { article, capital } from './grammar';
+import { article, capital, listed } from './grammar';
 import { holeName } from './holes';
 import { legName, looksWords, supplyName, thingName } from './names';
 import { batchWords, cutWords, inspectWords, linkWords } from './soldering';
@@ -101,7 +101,7 @@ export function pieceWords(piece: Piece, sheet: Sheet): string {
   const what = [piece.part, valueOf(piece.part, sheet)].filter(Boolean).join(' ');
   const anode = piece.legs.find((leg) => leg.cue === 'long-leg');
   if (piece.kind === 'wire') return `jumper ${piece.part} ${holes.join(' to ')}`;
-  return `${what} in ${holes.join(' and ')}${anode ? `, ${legName(piece.kind, anode.pin)} in ${holeName(anode.hole)}` : ''}`;
+  return `${what} in ${listed(holes)}${anode ? `, ${legName(piece.kind, anode.pin)} in ${holeName(anode.hole)}` : ''}`;
 }
 
 function cueOf(pieces: readonly Piece[]): { cue?: string } {
@@ -124,7 +124,7 @@ function rowWords([from, to]: readonly [number, number], sheet: Sheet): string {
 
 function placeWords(step: Extract<Step, { action: 'place-part' }>, sheet: Sheet): StepWords {
   if (buildType(boardOf(sheet.plan)) === 'taped') return tapedPartWords(step, sheet);
-  const holes = step.legs.map((leg) => holeName(leg.hole)).join(' and ');
+  const holes = listed(step.legs.map((leg) => holeName(leg.hole)));
   const above = step.positive
     ? ` Its end in ${holeName(step.positive.hole)} will be the more positive, by ${formatQuantity(step.positive.volts, 'V')}.`
     : '';
@@ -191,7 +191,7 @@ function resistorWords(step: { part: string }, holes: string, sheet: Sheet): Ste
     why:
       amps === undefined
         ? 'It limits the current.'
-        : `It keeps ${guarded.length === 1 ? 'the lamp' : guarded.map(({ part: id }) => id).join(' and ')} at ${formatQuantity(amps, 'A')}.`,
+        : `It keeps ${guarded.length === 1 ? 'the lamp' : listed(guarded.map(({ part: id }) => id))} at ${formatQuantity(amps, 'A')}.`,
   };
 }
 
