@@ -191,6 +191,7 @@ export type { LessonTime } from './assembly/lessonTime';
 export { AGE_GROUPS, type AgeGroup } from './assembly/pace';
 export { idsOf, type Gate, type GateReading, type LegPlace, type Piece, type Step } from './assembly/step';
 export { blocksOf, type Block } from './assembly/blocks';
+export { cardSections } from './assembly/sections';
 export { tapesOf, type Tape } from './assembly/taped';
 // checking
 export { benchState, expandedUncertainty, judge, type Verdict, type VerdictName } from './checking/verdict';

@@ -4,11 +4,11 @@ import { holeName } from '@/messages/holes';
 import { capital } from '@/messages/grammar';
 import { kindIn, legName, thingName } from '@/messages/names';
 import { BoardGround } from './BoardGround';
-import { at, atHole, extentOf, UNIT, viewOf, type View } from './geometry';
+import { at, atHole, extentOf, UNIT, viewOf, windowAround, type View } from './geometry';
 import { DRAWN } from './palette';
 import { PlacedDrawing } from './PlacedDrawing';
 import { PlanSvg } from './PlanSvg';
-import { RowNumbers } from './PlugGround';
+import { PlugNames } from './PlugGround';
 
 export interface BoardDrawingProps {
   readonly plan: Plan;
@@ -24,10 +24,12 @@ export interface BoardDrawingProps {
   readonly placed?: ReadonlySet<string>;
   /** Parts whose holes are ringed. */
   readonly ringed?: ReadonlySet<string>;
+  /** Parts that a long board is shown around; left out, or none of them there, it is shown whole. */
+  readonly around?: readonly string[];
   readonly picked?: string | undefined;
   readonly onPick?: (part: string) => void;
   readonly onKey?: (part: string, event: KeyboardEvent) => void;
-  readonly svgRef?: Ref<SVGSVGElement>;
+  readonly svgRef?: Ref<SVGSVGElement> | undefined;
 }
 
 /** The plan on its board. With `onPick` every part can be reached, picked up and moved. */
@@ -41,8 +43,15 @@ export function BoardDrawing(props: BoardDrawingProps) {
   ];
   const width = Math.max(...corners.map(({ x }) => x)) + 1.1 * UNIT;
   const height = Math.max(...corners.map(({ y }) => y)) + (view === 'flat' ? 1.1 : 0.5) * UNIT;
+  const window = windowAround(
+    plan.placements
+      .filter(({ part }) => props.around?.includes(part))
+      .flatMap(({ legs }) => Object.values(legs).map((hole) => atHole(plan, hole, view))),
+    width,
+    height,
+  );
   return (
-    <PlanSvg {...{ width, height, title, view, svgRef }} role={props.onPick ? 'group' : 'img'}>
+    <PlanSvg {...{ width, height, title, view, window, svgRef }} role={props.onPick ? 'group' : 'img'}>
       <BoardGround plan={plan} supply={props.supply} extent={extent} view={view} />
       {plan.placements.map((placement) => (
         <Placed
@@ -54,7 +63,7 @@ export function BoardDrawing(props: BoardDrawingProps) {
           ring={ringed?.has(placement.part) ?? false}
         />
       ))}
-      {boardOf(plan).copper === 'rows' && <RowNumbers rows={extent.foot - 1} view={view} />}
+      {boardOf(plan).copper === 'rows' && <PlugNames plan={plan} rows={extent.foot - 1} view={view} />}
     </PlanSvg>
   );
 }

@@ -31,3 +31,10 @@ export function beside(ends: readonly Point[]): Point {
     ? { x: Math.min(first.x, last.x) + 4, y: first.y - 10 }
     : { x: Math.max(first.x, last.x) + 12, y: (first.y + last.y) / 2 };
 }
+
+/** Where a name alone stands: over the upper end of what lies upright, as beside for what lies along. */
+export function over(ends: readonly Point[]): Point {
+  const [first, last] = [ends[0]!, ends[ends.length - 1]!];
+  const top = first.y < last.y ? first : last;
+  return Math.abs(first.x - last.x) < 1 ? { x: top.x - 6, y: top.y - 7 } : beside(ends);
+}

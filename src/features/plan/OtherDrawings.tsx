@@ -1,5 +1,5 @@
 import { UNIT, type View, type Point } from './geometry';
-import { beside, Label } from './Label';
+import { beside, Label, over } from './Label';
 import { DRAWN, LAMP_DRAWN } from './palette';
 
 interface Props {
@@ -7,8 +7,13 @@ interface Props {
   readonly label: string;
 }
 
+interface GlassProps extends Props {
+  readonly brief: boolean;
+  readonly fill: string;
+}
+
 /** A small glass body with its band at the second leg. */
-export function ZenerDrawing({ ends, label }: Props) {
+export function GlassDrawing({ ends, label, brief, fill }: GlassProps) {
   const [anode, cathode] = ends as [Point, Point];
   const length = Math.hypot(cathode.x - anode.x, cathode.y - anode.y);
   const angle = (Math.atan2(cathode.y - anode.y, cathode.x - anode.x) * 180) / Math.PI;
@@ -24,13 +29,13 @@ export function ZenerDrawing({ ends, label }: Props) {
           width={body}
           height="10"
           rx="3"
-          fill={DRAWN.glass}
+          fill={fill}
           stroke={DRAWN.ink}
           strokeWidth="0.8"
         />
         <rect x={from + body * 0.78} y="-5" width={body * 0.14} height="10" fill={DRAWN.ink} />
       </g>
-      <Label place={beside(ends)} first={label} />
+      <Label place={brief ? over(ends) : beside(ends)} first={label} />
     </>
   );
 }

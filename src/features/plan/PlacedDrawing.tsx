@@ -2,8 +2,6 @@ import {
   boardOf,
   thingsOf,
   extraPart,
-  formatOhms,
-  formatQuantity,
   type Circuit,
   type LampSorts,
   type LampType,
@@ -12,7 +10,9 @@ import {
   type Plan,
 } from '@/core';
 import { LampDrawing } from './LampDrawing';
-import { ChipDrawing, ButtonDrawing, KnobDrawing, ThreeColourDrawing, ZenerDrawing } from './OtherDrawings';
+import { KindDrawing } from './kindDrawings';
+import { isCrowded } from './labelRoom';
+import { ThreeColourDrawing } from './OtherDrawings';
 import { atHole, type View, type Point } from './geometry';
 import { beside, Label } from './Label';
 import { DRAWN, WIRE_COLOURS } from './palette';
@@ -39,17 +39,18 @@ export function PlacedDrawing({ plan, placement, circuit, sorts, view }: Props) 
   if (placement.kind === 'jumper' || stand?.kind === 'wire') {
     return <Wire plan={plan} ends={ends} placement={placement} />;
   }
+  const short = brief || isCrowded(plan, placement, view, name.length + 6);
   if (body?.kind === 'supply') return <Leads plan={plan} placement={placement} view={view} />;
   if (body?.kind === 'rgb') return <ThreeColourDrawing ends={ends} name={name} view={view} />;
   const part = body ? body.parts[0] : extraPart(placement, placement.legs);
   if (part?.kind === 'resistor') {
-    return <PlacedResistor part={part} placement={placement} ends={ends} brief={brief} />;
+    return <PlacedResistor part={part} placement={placement} ends={ends} brief={short} />;
   }
   if (part?.kind === 'led') {
     const type = sorts[name] ?? 'red';
     return <PlacedLamp plan={plan} placement={placement} ends={ends} type={type} view={view} brief={brief} />;
   }
-  return part ? <OtherDrawing part={part} ends={ends} brief={brief} /> : null;
+  return part ? <KindDrawing part={part} ends={ends} brief={short} /> : null;
 }
 
 function PlacedResistor({
@@ -93,26 +94,6 @@ function PlacedLamp({ plan, placement, ends, type, view, brief }: LampProps) {
       marked={plan.placements.filter(({ legs }) => 'anode' in legs).length <= 2}
     />
   );
-}
-
-function OtherDrawing({ part, ends, brief }: { part: Part; ends: readonly Point[]; brief: boolean }) {
-  switch (part.kind) {
-    case 'zener':
-      return (
-        <ZenerDrawing
-          ends={ends}
-          label={brief ? part.id : `${part.id} ${formatQuantity(part.params.vz, 'V')}`}
-        />
-      );
-    case 'potentiometer':
-      return <KnobDrawing ends={ends} label={`${part.id} ${formatOhms(part.params.ohms)}`} />;
-    case 'switch':
-      return <ButtonDrawing ends={ends} label={`${part.id} push`} />;
-    case 'timer':
-      return <ChipDrawing ends={ends} label={part.id} />;
-    default:
-      return null;
-  }
 }
 
 function Wire({ plan, ends, placement }: { plan: Plan; ends: readonly Point[]; placement: Placement }) {

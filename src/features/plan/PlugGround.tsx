@@ -25,7 +25,6 @@ export function PlugGround({ plan, rows, view }: Props) {
           <rect key={hole.name} x={x - 2.4} y={y - 2.4} width="4.8" height="4.8" rx="0.8" fill={DRAWN.hole} />
         );
       })}
-      <Names board={board} view={view} />
     </>
   );
 }
@@ -93,25 +92,10 @@ function RailLines({ board, rows, view }: { board: BoardSpec; rows: number; view
   );
 }
 
-function Names({ board, view }: { board: BoardSpec; view: View }) {
-  const columns = boardHoles(board).filter((hole) => hole.row === 1);
+/** The names of columns and rows, drawn over what crosses them. */
+export function PlugNames({ plan, rows, view }: Props) {
+  const columns = boardHoles(boardOf(plan)).filter((hole) => hole.row === 1);
   const flat = view === 'flat';
-  return (
-    <g fontSize="9.5" fill={DRAWN.soft} textAnchor="middle" fontFamily="inherit">
-      {columns.map((hole) => {
-        const place = at({ x: hole.x, y: 0.1 }, view);
-        return (
-          <text key={hole.name} x={place.x} y={place.y + (flat ? 3.4 : 0)}>
-            {hole.rail ? hole.column.replace('-', '−').slice(1) : hole.column}
-          </text>
-        );
-      })}
-    </g>
-  );
-}
-
-/** The numbers of the rows, drawn over what crosses them. */
-export function RowNumbers({ rows, view }: Pick<Props, 'rows' | 'view'>) {
   const numbered = Array.from({ length: rows }, (_, i) => i + 1).filter((r) => r === 1 || r % 5 === 0);
   return (
     <g
@@ -123,6 +107,14 @@ export function RowNumbers({ rows, view }: Pick<Props, 'rows' | 'view'>) {
       paintOrder="stroke"
       pointerEvents="none"
     >
+      {columns.map((hole) => {
+        const place = at({ x: hole.x, y: 0.1 }, view);
+        return (
+          <text key={hole.name} x={place.x} y={place.y + (flat ? 3.4 : 0)}>
+            {hole.rail ? hole.column.replace('-', '−').slice(1) : hole.column}
+          </text>
+        );
+      })}
       {numbered.map((row) => {
         const place = at({ x: 2.2, y: row }, view);
         return (

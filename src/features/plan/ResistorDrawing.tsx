@@ -1,6 +1,6 @@
 import { bandsFor, formatOhms, type BandColour } from '@/core';
 import type { Point } from './geometry';
-import { beside, Label } from './Label';
+import { beside, Label, over } from './Label';
 import { BAND_FILLS, DRAWN } from './palette';
 
 /** A resistor lying flat with its bands, reading from the left; drawn for the sums and the band reader. */
@@ -88,7 +88,7 @@ export function LyingResistor({
           <ResistorBody bands={bands} length={body} thickness={13} />
         </g>
       </g>
-      <Label place={beside(ends)} first={brief ? name : `${name} ${formatOhms(ohms)}`} />
+      <Label place={brief ? over(ends) : beside(ends)} first={brief ? name : `${name} ${formatOhms(ohms)}`} />
     </>
   );
 }

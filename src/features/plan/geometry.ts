@@ -103,3 +103,27 @@ export function rowsShown(plan: Plan, whole: boolean): number {
   );
   return Math.min(board.rows, Math.max(15, Math.max(...used) + 4));
 }
+
+/** A part of a drawing, in its units. */
+export interface Window {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Pitches that a window is long at least, and what it shows beyond what it is about. */
+const WINDOW_LONG = 22;
+const WINDOW_BEYOND = 6;
+
+/** What is shown of a long board, across its whole width, so that these places are seen large; all of a short one. */
+export function windowAround(places: readonly Point[], width: number, height: number): Window {
+  const along = height >= width ? 'y' : 'x';
+  const whole = along === 'y' ? height : width;
+  if (places.length === 0 || whole <= (WINDOW_LONG + 4) * UNIT) return { x: 0, y: 0, width, height };
+  const values = places.map((place) => place[along]);
+  const [least, most] = [Math.min(...values), Math.max(...values)];
+  const length = Math.min(whole, Math.max(WINDOW_LONG * UNIT, most - least + 2 * WINDOW_BEYOND * UNIT));
+  const from = Math.max(0, Math.min(whole - length, (least + most - length) / 2));
+  return along === 'y' ? { x: 0, y: from, width, height: length } : { x: from, y: 0, width: length, height };
+}

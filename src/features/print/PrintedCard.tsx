@@ -1,30 +1,27 @@
-import { cautionsAt, type Sheet } from '@/core';
-import { BoardDrawing } from '@/features/plan/BoardDrawing';
+import { cardSections, cautionsAt, type Sheet, type Step } from '@/core';
 import { FarSide, farSideOf } from '@/features/plan/FarSide';
+import { SectionBoard } from '@/features/sheet/steps/StepBoard';
 import { lessonLine } from '@/messages/lessonLine';
 import { CAUTION_WORDS } from '@/messages/cautions';
 import { stepWords } from '@/messages/steps';
 import { PrintButton } from './PrintButton';
 import './print.css';
 
-/** The build card on one page: the board, the steps with boxes to tick, cautions at their steps. */
-export function PrintedCard({
-  title,
-  story,
-  sheet,
-  notes = '',
-  large = false,
-}: {
-  title: string;
-  story: string;
-  sheet: Sheet;
+interface Props {
+  readonly title: string;
+  readonly story: string;
+  readonly sheet: Sheet;
   /** What helpers should know. */
-  notes?: string;
+  readonly notes?: string;
   /** For those who read from a distance, or badly. */
-  large?: boolean;
-}) {
-  const far = farSideOf(sheet.plan, sheet.supply);
+  readonly large?: boolean;
+}
+
+/** The build card on paper: cautions first, then section by section the board as it is by then, and its steps. */
+export function PrintedCard({ title, story, sheet, notes = '', large = false }: Props) {
   const start = sheet.cautions.filter(({ place }) => place === 'start' || place === 'kit');
+  const sections = cardSections(sheet.steps);
+  const firsts = sections.map((_, i) => sections.slice(0, i).flat().length);
   return (
     <article className={large ? 'printed large' : 'printed'}>
       <header className="ruled-head">
@@ -34,52 +31,57 @@ export function PrintedCard({
       <p className="soft">
         {lessonLine(sheet)} · {Math.round(sheet.minutes)} minutes
       </p>
+      {start.map(({ code }) => (
+        <p key={code} className="caution-line">
+          {CAUTION_WORDS[code]}
+        </p>
+      ))}
       {story && <p>{story}</p>}
       {notes && (
         <p className="small-print">
           <strong>For helpers:</strong> {notes}
         </p>
       )}
-      <div className="printed-columns">
-        <ol className="printed-steps">
-          {sheet.steps.map((step) => {
-            const words = stepWords(step, sheet);
-            return (
-              <li key={step.id} className={step.action === 'gate' ? 'gate' : undefined}>
-                <strong>{words.title}</strong>
-                {words.cue && <p className="cue">{words.cue}</p>}
-                <p>{words.detail}</p>
-                {cautionsAt(step, sheet.cautions, sheet.steps).map(({ code }) => (
-                  <p key={code} className="caution-line">
-                    {CAUTION_WORDS[code]}
-                  </p>
-                ))}
-              </li>
-            );
-          })}
-        </ol>
-        <div>
-          <BoardDrawing
-            plan={sheet.plan}
-            circuit={sheet.circuit}
-            sorts={sheet.sorts}
-            supply={sheet.supply}
-            orientation={sheet.build.held}
-            title={`Plan of ${title}`}
-          />
-          {far && (
-            <figure>
-              <figcaption className="small-print">Above: the side of the parts. Below: {far}.</figcaption>
-              <FarSide plan={sheet.plan} supply={sheet.supply} held={sheet.build.held} />
-            </figure>
-          )}
-          {start.map(({ code }) => (
-            <p key={code} className="caution-line">
-              {CAUTION_WORDS[code]}
-            </p>
-          ))}
-        </div>
-      </div>
+      {sections.map((steps, i) => (
+        <section key={steps[0]!.id} className="card-section">
+          <div className="card-picture">
+            <SectionBoard sheet={sheet} steps={steps} first={firsts[i]!} />
+            {i === 0 && <Behind sheet={sheet} />}
+          </div>
+          <ol className="printed-steps" start={firsts[i]! + 1}>
+            {steps.map((step) => (
+              <PrintedStep key={step.id} step={step} sheet={sheet} />
+            ))}
+          </ol>
+        </section>
+      ))}
     </article>
   );
+}
+
+function PrintedStep({ step, sheet }: { step: Step; sheet: Sheet }) {
+  const words = stepWords(step, sheet);
+  return (
+    <li className={'gate' in step ? 'gate' : undefined}>
+      <strong>{words.title}</strong>
+      {words.cue && <p className="cue">{words.cue}</p>}
+      <p>{words.detail}</p>
+      {cautionsAt(step, sheet.cautions, sheet.steps).map(({ code }) => (
+        <p key={code} className="caution-line">
+          {CAUTION_WORDS[code]}
+        </p>
+      ))}
+    </li>
+  );
+}
+
+/** The copper side of a soldered board, or the faces of a cell. */
+function Behind({ sheet }: { sheet: Sheet }) {
+  const far = farSideOf(sheet.plan, sheet.supply);
+  return far ? (
+    <figure>
+      <figcaption className="small-print">Above: the side of the parts. Below: {far}.</figcaption>
+      <FarSide plan={sheet.plan} supply={sheet.supply} held={sheet.build.held} />
+    </figure>
+  ) : null;
 }

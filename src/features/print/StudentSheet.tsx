@@ -44,6 +44,11 @@ export function StudentSheet({ words, sheet, style, own }: Props) {
         <PrintButton />
       </header>
       <p className="soft">Name or bench: ______________________ · {LEVEL_WORDS[level].name}</p>
+      {sheet.cautions.map(({ code, place }) => (
+        <p key={`${code} ${place}`} className="caution-line">
+          {CAUTION_WORDS[code]}
+        </p>
+      ))}
       {story && <p>{story}</p>}
       {aim && <p className="strong">{aim}</p>}
       <div className="printed-columns">
@@ -83,11 +88,6 @@ export function StudentSheet({ words, sheet, style, own }: Props) {
       <p>
         <strong>At home:</strong> {words.homework || talk.homework}
       </p>
-      {sheet.cautions.map(({ code, place }) => (
-        <p key={`${code} ${place}`} className="caution-line">
-          {CAUTION_WORDS[code]}
-        </p>
-      ))}
       <FoldedBack sheet={sheet} level={level} />
     </article>
   );

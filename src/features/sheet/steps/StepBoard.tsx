@@ -8,7 +8,7 @@ interface Props {
   readonly sheet: Sheet;
   /** Place of the step in the card. */
   readonly at: number;
-  readonly svgRef?: Ref<SVGSVGElement>;
+  readonly svgRef?: Ref<SVGSVGElement> | undefined;
 }
 
 /** The board as it is by a step: what stands, what comes now with its holes ringed, and the rest ghosted. */
@@ -25,16 +25,56 @@ export function StepBoard({ sheet, at, svgRef }: Props) {
     );
   }
   return (
+    <BoardSoFar
+      sheet={sheet}
+      done={at + 1}
+      now={idsOf(step)}
+      ringed
+      title={`The board at step ${at + 1}`}
+      svgRef={svgRef}
+    />
+  );
+}
+
+interface SectionProps {
+  readonly sheet: Sheet;
+  readonly steps: readonly Step[];
+  /** Place of its first step in the card. */
+  readonly first: number;
+}
+
+/** The board as it is when a section of the card is done. */
+export function SectionBoard({ sheet, steps, first }: SectionProps) {
+  const done = first + steps.length;
+  return (
+    <BoardSoFar sheet={sheet} done={done} now={steps.flatMap(idsOf)} title={`The board after step ${done}`} />
+  );
+}
+
+interface SoFarProps {
+  readonly sheet: Sheet;
+  /** Steps that are done. */
+  readonly done: number;
+  /** Pieces that it is about. */
+  readonly now: readonly string[];
+  readonly ringed?: boolean;
+  readonly title: string;
+  readonly svgRef?: Ref<SVGSVGElement> | undefined;
+}
+
+function BoardSoFar({ sheet, done, now, ringed = false, title, svgRef }: SoFarProps) {
+  return (
     <BoardDrawing
-      plan={plan}
+      plan={sheet.plan}
       circuit={sheet.circuit}
       sorts={sheet.sorts}
-      supply={supply}
-      orientation={build.held}
+      supply={sheet.supply}
+      orientation={sheet.build.held}
       svgRef={svgRef}
-      title={`The board at step ${at + 1}`}
-      placed={new Set(sheet.steps.slice(0, at + 1).flatMap(idsOf))}
-      ringed={new Set(idsOf(step))}
+      title={title}
+      placed={new Set(sheet.steps.slice(0, done).flatMap(idsOf))}
+      ringed={new Set(ringed ? now : [])}
+      around={now}
     />
   );
 }

@@ -1,0 +1,58 @@
+import type { ReactNode } from 'react';
+import { formatOhms, formatQuantity, type Part } from '@/core';
+import type { Point } from './geometry';
+import { ButtonDrawing, ChipDrawing, GlassDrawing, KnobDrawing } from './OtherDrawings';
+import { DRAWN } from './palette';
+import { CanDrawing, CoilDrawing, LeadsDrawing, SensorDrawing, ThreeLegDrawing } from './SmallDrawings';
+
+/** Kinds that have drawings of their own elsewhere. */
+type Elsewhere = 'resistor' | 'led' | 'supply' | 'wire';
+type Drawn = Exclude<Part['kind'], Elsewhere>;
+type Draw<K extends Drawn> = (
+  part: Extract<Part, { kind: K }>,
+  ends: readonly Point[],
+  brief: boolean,
+) => ReactNode;
+
+/** How every further kind of part looks on a board. */
+const DRAWINGS: { readonly [K in Drawn]: Draw<K> } = {
+  zener: (part, ends, brief) => (
+    <GlassDrawing
+      ends={ends}
+      label={brief ? part.id : `${part.id} ${formatQuantity(part.params.vz, 'V')}`}
+      brief={brief}
+      fill={DRAWN.glass}
+    />
+  ),
+  diode: ({ id }, ends, brief) => <GlassDrawing ends={ends} label={id} brief={brief} fill={DRAWN.soft} />,
+  potentiometer: (part, ends) => (
+    <KnobDrawing ends={ends} label={`${part.id} ${formatOhms(part.params.ohms)}`} />
+  ),
+  switch: ({ id }, ends) => <ButtonDrawing ends={ends} label={`${id} push`} />,
+  timer: ({ id }, ends) => <ChipDrawing ends={ends} label={id} />,
+  capacitor: (part, ends, brief) => (
+    <CanDrawing
+      ends={ends}
+      label={brief ? part.id : `${part.id} ${formatQuantity(part.params.farads, 'F')}`}
+      polarised={part.params.polarised === true}
+    />
+  ),
+  inductor: ({ id }, ends) => <CoilDrawing ends={ends} label={id} />,
+  ldr: ({ id }, ends) => <SensorDrawing ends={ends} label={id} />,
+  transistor: (part, ends) => (
+    <ThreeLegDrawing ends={ends} label={`${part.id} ${part.params.polarity.toUpperCase()}`} />
+  ),
+  speaker: ({ id }, ends) => <LeadsDrawing ends={ends} label={`${id} speaker`} />,
+  pin: ({ id }, ends) => <LeadsDrawing ends={ends} label={`${id} pin`} />,
+  signal: ({ id }, ends) => <LeadsDrawing ends={ends} label={`${id} signal`} />,
+};
+
+export function KindDrawing({ part, ends, brief }: { part: Part; ends: readonly Point[]; brief: boolean }) {
+  if (!isDrawn(part)) return null;
+  // Each kind has its own drawing; TypeScript cannot see through the union that they belong together.
+  return (DRAWINGS[part.kind] as Draw<Drawn>)(part as never, ends, brief);
+}
+
+function isDrawn(part: Part): part is Extract<Part, { kind: Drawn }> {
+  return part.kind in DRAWINGS;
+}
