@@ -29,7 +29,8 @@ import {
 import { importLesson, startLesson } from './lessons/actions';
 import { kitCsv, lessonJson } from './lessons/files';
 import { keepMeter, keepStyle } from './settings/actions';
-import { giveLesson, keepLesson, loadLesson, putAwayLesson, renewSession } from './sheet/actions';
+import { giveLesson, keepLesson, loadLesson, putAwayLesson } from './sheet/actions';
+import { renewSession, takeBackRenewal, whatRenewalChanges } from './check/actions';
 import { changeLamp, changeStock, newStock } from './store/actions';
 import { tick } from './today/actions';
 
@@ -170,10 +171,19 @@ describe('sessions', () => {
       supply: { kind: 'usb', cells: 1, age: 'nominal' },
     } as const;
     value(await keepLesson(lessonId, version, { ...content, choice: { pattern: 'single', params } }));
-    value(await renewSession(id));
+    const before = await session(id);
+    const { version: asked, points } = value(await whatRenewalChanges(id));
+    expect(points.map(({ name }) => name)).toEqual(expect.arrayContaining(['across R1', 'across D1']));
+    expect((await session(id)).expectation).toEqual(before.expectation);
+    expect(message(await renewSession(id, asked - 1))).toContain('Somebody else');
+    value(await renewSession(id, asked));
     const renewed = await session(id);
     expect(renewed.summary.sentence).toContain('blue lamp');
     expect(renewed.expectation.limits.volts).toBeCloseTo(5, 9);
+    expect(renewed.renewed).toBe(true);
+    value(await takeBackRenewal(id));
+    expect(await session(id)).toMatchObject({ expectation: before.expectation, renewed: false });
+    expect(message(await takeBackRenewal(id))).toContain('nothing from before');
     expect(value(await tick(id, 'jumper', true))).toEqual(['jumper']);
     value(await putAwaySession(id, true));
     expect((await session(id)).archivedAt).not.toBeNull();

@@ -133,7 +133,11 @@ test('a lesson changed since says so, and its new figures can be taken', async (
   await expect(page.locator('.save-state')).toHaveText(/^saved/u);
   await page.goBack();
   await page.reload();
+  await page.getByRole('button', { name: /^What would change/u }).click();
+  await expect(page.locator('.note')).toContainText('bench 1 Ala: right, then off');
   await page.getByRole('button', { name: 'Judge by the lesson as it is now' }).click();
   await expect(row(page, 1)).toContainText('off');
   await expect(page.getByText('The lesson has changed since')).toBeHidden();
+  await page.getByRole('button', { name: 'Judge by those from before again' }).click();
+  await expect(row(page, 1)).toContainText('right');
 });

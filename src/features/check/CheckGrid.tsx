@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
@@ -13,7 +12,6 @@ import {
   type Noted,
   type SessionExpectation,
 } from '@/core';
-import { renewSession } from '@/features/sheet/actions';
 import { sentences } from '@/messages/findings';
 import { pointName } from '@/messages/points';
 import type { Reading } from '@/server/repositories/readings';
@@ -21,6 +19,7 @@ import { Note } from '@/ui/Note';
 import { StatusMark, STATUS_WORDS, type Status } from '@/ui/StatusMark';
 import type { Bench, Refused } from './bench';
 import { BenchRow } from './BenchRow';
+import { Renewal } from './Renewal';
 import { StripChart } from './StripChart';
 import { useHelperName } from './useHelperName';
 import { useJudged } from './useJudged';
@@ -34,6 +33,7 @@ export interface CheckGridProps {
   readonly judged: readonly JudgedBench[];
   readonly predicted: string;
   readonly outdated: boolean;
+  readonly renewed: boolean;
 }
 
 /** The class grid: one row a bench, one column a checkpoint. */
@@ -105,7 +105,7 @@ export function CheckGrid(props: CheckGridProps) {
   return (
     <>
       <GridHead judged={judged} again={again} onAgain={setAgain} helper={helper} onHelper={setHelper} />
-      {props.outdated && <Outdated sessionId={sessionId} />}
+      <Renewal sessionId={sessionId} outdated={props.outdated} renewed={props.renewed} />
       {outbox.problem && (
         <Note kind="refusal" live>
           {outbox.waiting.length} {outbox.waiting.length === 1 ? 'reading is' : 'readings are'} kept in this
@@ -241,24 +241,5 @@ function GridHead({
         ))}
       </ul>
     </div>
-  );
-}
-
-function Outdated({ sessionId }: { sessionId: number }) {
-  const router = useRouter();
-  const [problem, setProblem] = useState('');
-  const renew = async () => {
-    const answer = await renewSession(sessionId);
-    if (answer.ok) router.refresh();
-    else setProblem(answer.message);
-  };
-  return (
-    <Note>
-      The lesson has changed since it was given; these bands are from before.{' '}
-      <Button variant="text" className="btn-text" onClick={() => void renew()}>
-        Judge by the lesson as it is now
-      </Button>
-      {problem}
-    </Note>
   );
 }

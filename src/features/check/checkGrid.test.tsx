@@ -3,15 +3,18 @@ import { waitFor } from '@testing-library/react';
 import { visited } from '../../../tests/support/navigation';
 import { row, said, screen, show, within } from '../../../tests/support/screen';
 import { expectationWith } from '../../../tests/support/sheets';
-import { renewSession } from '@/features/sheet/actions';
 import type { NewReading } from '@/server/repositories/readings';
-import { keepReading } from './actions';
+import { keepReading, renewSession, takeBackRenewal, whatRenewalChanges } from './actions';
 import { CheckGrid, type CheckGridProps } from './CheckGrid';
 
 jest.mock('@/workers/client', () => jest.requireActual('../../../tests/support/inProcess'));
 jest.mock('next/navigation', () => jest.requireActual('../../../tests/support/navigation'));
-jest.mock('./actions', () => ({ keepReading: jest.fn() }));
-jest.mock('@/features/sheet/actions', () => ({ renewSession: jest.fn() }));
+jest.mock('./actions', () => ({
+  keepReading: jest.fn(),
+  renewSession: jest.fn(),
+  takeBackRenewal: jest.fn(),
+  whatRenewalChanges: jest.fn(),
+}));
 
 const keep = jest.mocked(keepReading);
 const expectation = expectationWith();
@@ -28,6 +31,7 @@ function open(more: Partial<CheckGridProps> = {}) {
       judged={students.map(() => ({ state: 'none', verdicts: {} }))}
       predicted="predicted"
       outdated={false}
+      renewed={false}
       {...more}
     />,
   );
@@ -183,14 +187,38 @@ describe('when the program does not answer', () => {
 });
 
 describe('a session whose lesson has changed', () => {
-  it('says so, and takes the new figures on wish', async () => {
-    jest.mocked(renewSession).mockResolvedValueOnce({ ok: false, message: 'It was given away.' });
+  const changes = {
+    version: 3,
+    points: [
+      { name: 'across R1', unit: 'V', before: { low: 2.67, high: 3.13 }, after: { low: 2.2, high: 2.5 } },
+    ],
+    benches: [{ bench: 2, nickname: 'Fenn', before: 'right', after: 'off' }],
+  } as const;
+
+  it('says first what would change, and takes the new figures only on wish', async () => {
+    jest.mocked(whatRenewalChanges).mockResolvedValue({ ok: true, value: changes });
     const { user } = open({ outdated: true });
-    const renew = screen.getByRole('button', { name: 'Judge by the lesson as it is now' });
-    await user.click(renew);
+    await user.click(screen.getByRole('button', { name: /^What would change/u }));
+    const asked = said(await screen.findByRole('list', { name: '' }));
+    expect(asked).toContain('across R1: 2.67 V to 3.13 V, then 2.20 V to 2.50 V');
+    expect(asked).toContain('bench 2 Fenn: right, then off');
+    await user.click(screen.getByRole('button', { name: 'Leave it as it is' }));
+    expect(renewSession).not.toHaveBeenCalled();
+    await user.click(screen.getByRole('button', { name: /^What would change/u }));
+    jest.mocked(renewSession).mockResolvedValueOnce({ ok: false, message: 'It was given away.' });
+    await user.click(await screen.findByRole('button', { name: 'Judge by the lesson as it is now' }));
     await screen.findByText(/It was given away/u);
     jest.mocked(renewSession).mockResolvedValueOnce({ ok: true, value: null });
-    await user.click(renew);
+    await user.click(screen.getByRole('button', { name: 'Judge by the lesson as it is now' }));
+    await waitFor(() => expect(visited).toContain('refresh'));
+    expect(renewSession).toHaveBeenLastCalledWith(4, 3);
+  });
+
+  it('that was renewed goes back on wish', async () => {
+    jest.mocked(takeBackRenewal).mockResolvedValueOnce({ ok: true, value: null });
+    const { user } = open({ renewed: true });
+    await user.click(screen.getByRole('button', { name: 'Judge by those from before again' }));
+    await waitFor(() => expect(takeBackRenewal).toHaveBeenCalledWith(4));
     await waitFor(() => expect(visited).toContain('refresh'));
   });
 });

@@ -12,7 +12,7 @@ import {
   saveLesson,
   type LessonContent,
 } from '@/server/repositories/lessons';
-import { addSession, refreshSession, session } from '@/server/repositories/sessions';
+import { addSession } from '@/server/repositories/sessions';
 
 const contentSchema = z.strictObject({
   ...lessonWords,
@@ -65,17 +65,6 @@ export async function giveLesson(id: number, groupId: number, onDate: string): P
     if (!made.ok) return failed(noSum(made.findings));
     const { expectation, summary } = made.value;
     return done(await addSession({ lessonId: id, groupId, onDate: day.data, expectation, summary }));
-  });
-}
-
-/** Takes the lesson's newest figures into a session; its readings stay and are judged anew. */
-export async function renewSession(sessionId: number): Promise<Answer<null>> {
-  return guarded(async () => {
-    const held = await session(idSchema.parse(sessionId));
-    const made = await workOutFor(held.lessonId, held.groupId);
-    if (!made.ok) return failed(noSum(made.findings));
-    await refreshSession(held.id, held.version, made.value.expectation, made.value.summary);
-    return done(null);
   });
 }
 

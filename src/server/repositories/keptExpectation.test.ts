@@ -2,7 +2,7 @@ import { judgeBench } from '@/core';
 import { expectationWith } from '../../../tests/support/sheets';
 import { likeliestWords } from '@/messages/causes';
 import { pointName } from '@/messages/points';
-import { expectationFrom } from './keptExpectation';
+import { expectationFrom, underEarlierIds } from './keptExpectation';
 
 const NAMES: Readonly<Record<string, string>> = { R1: 'resistor', D1: 'lamp' };
 const named = (id: string) => NAMES[id] ?? id;
@@ -51,6 +51,14 @@ describe('a session kept in the earlier form', () => {
     expect(likeliestWords(ten.diagnosis!, session.dictionary.points)).toContain('R1 is 3.3');
     const weak = [3.59, 1.73, 1.86].map((value, i) => ({ ...noted[i]!, value }));
     expect(likeliestWords(judgeBench(session, weak).diagnosis!, session.dictionary.points)).toContain('B1');
+  });
+
+  it('that is renewed keeps the names that its readings carry', () => {
+    const renewed = underEarlierIds(expectationWith({ lamp: 'blue' }), session);
+    expect(renewed.expected.points.map(({ id }) => id)).toEqual(['pack', 'resistor', 'lamp', 'current']);
+    expect(renewed.dictionary.points.map(({ id }) => id)).toEqual(['pack', 'resistor', 'lamp', 'current']);
+    const judged = judgeBench(renewed, [{ point: 'lamp', value: 2.9, step: 0.01 }]);
+    expect(judged.verdicts['lamp']!.verdict).toBe('right');
   });
 
   it('of today is taken as it is', () => {

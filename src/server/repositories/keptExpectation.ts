@@ -52,3 +52,32 @@ function checkpointFor(id: string): Checkpoint {
     ? { id, part, kind, measure: 'amps', gap: { part, pin: from } }
     : { id, part, kind, measure: 'volts', from: { part, pin: from }, to: { part, pin: to } };
 }
+
+/** New figures for a session whose readings carry other names for the same checkpoints: theirs are kept. */
+export function underEarlierIds(next: SessionExpectation, before: SessionExpectation): SessionExpectation {
+  const named = ({ part, measure }: Checkpoint, id: string) =>
+    before.expected.points.find(({ point }) => point.part === part && point.measure === measure)?.id ?? id;
+  const ids = new Map(next.expected.points.map(({ id, point }) => [id, named(point, id)]));
+  const renamed = (id: string) => ids.get(id) ?? id;
+  const { expected, dictionary } = next;
+  return {
+    ...next,
+    expected: {
+      ...expected,
+      points: expected.points.map((band) => ({
+        ...band,
+        id: renamed(band.id),
+        point: { ...band.point, id: renamed(band.point.id) },
+      })),
+    },
+    dictionary: {
+      ...dictionary,
+      points: dictionary.points.map((point) => ({ ...point, id: renamed(point.id) })),
+      signatures: dictionary.signatures.map((one) =>
+        one.data.point === undefined
+          ? one
+          : { ...one, data: { ...one.data, point: renamed(one.data.point) } },
+      ),
+    },
+  };
+}

@@ -1,7 +1,7 @@
 import type { KitLine, SessionExpectation } from '@/core';
 import { expectationFrom } from './keptExpectation';
 import { database, write } from '../db/connection';
-import { Missing } from '../failures';
+import { Missing, Refusal } from '../failures';
 import { updateVersioned } from './versioned';
 
 /** What a session shows of its lesson, kept as it was when the session was set up. */
@@ -28,9 +28,12 @@ export interface SessionHead {
 
 export interface Session extends SessionHead {
   readonly expectation: SessionExpectation;
+  /** It took its lesson's newest figures; those from before are kept. */
+  readonly renewed: boolean;
 }
 
 interface Stored {
+  before: string | null;
   id: number;
   lesson_id: number;
   group_id: number;
@@ -82,6 +85,14 @@ function headFrom(row: Stored): SessionHead {
   };
 }
 
+function wholeFrom(row: Stored): Session {
+  return {
+    ...headFrom(row),
+    expectation: expectationFrom(row.expectation),
+    renewed: row.before !== null,
+  };
+}
+
 /** All sessions by day. */
 export async function sessions(): Promise<SessionHead[]> {
   const { rows } = await query();
@@ -90,19 +101,16 @@ export async function sessions(): Promise<SessionHead[]> {
 
 /** @throws Missing when there is no session of that number */
 export async function session(id: number): Promise<Session> {
-  const { rows } = await query(['expectation']);
+  const { rows } = await query(['expectation', 'before']);
   const row = (await rows.where('sessions.id', id).first()) as Stored | undefined;
   if (!row) throw new Missing('This session is not there any more.');
-  return { ...headFrom(row), expectation: expectationFrom(row.expectation) };
+  return wholeFrom(row);
 }
 
 /** Sessions with what they are judged by, for the logbook. */
 export async function wholeSessions(): Promise<Session[]> {
-  const { rows } = await query(['expectation']);
-  return ((await rows.orderBy(['on_date', 'sessions.id'])) as Stored[]).map((row) => ({
-    ...headFrom(row),
-    expectation: expectationFrom(row.expectation),
-  }));
+  const { rows } = await query(['expectation', 'before']);
+  return ((await rows.orderBy(['on_date', 'sessions.id'])) as Stored[]).map(wholeFrom);
 }
 
 export interface NewSession {
@@ -126,14 +134,35 @@ export async function addSession(made: NewSession): Promise<number> {
   });
 }
 
+/** Takes newer figures in; those from before are kept beside. */
 export async function refreshSession(
   id: number,
   version: number,
   expectation: SessionExpectation,
   summary: SessionSummary,
 ): Promise<number> {
-  const values = { expectation: JSON.stringify(expectation), summary: JSON.stringify(summary) };
-  return write((trx) => updateVersioned(trx, 'sessions', { id }, version, values, 'this session'));
+  return write(async (trx) => {
+    const kept = (await trx('sessions').where({ id }).first('expectation', 'summary')) as Kept | undefined;
+    const values = {
+      expectation: JSON.stringify(expectation),
+      summary: JSON.stringify(summary),
+      before: kept ? JSON.stringify(kept) : null,
+    };
+    return updateVersioned(trx, 'sessions', { id }, version, values, 'this session');
+  });
+}
+
+type Kept = Pick<Stored, 'expectation' | 'summary'>;
+
+/** Judges by what was kept before the session was renewed, again. */
+export async function unrefreshSession(id: number): Promise<void> {
+  await write(async (trx) => {
+    const row = (await trx('sessions').where({ id }).first('before', 'version')) as Stored | undefined;
+    if (!row?.before) throw new Refusal('There is nothing from before to go back to.');
+    const { expectation, summary } = JSON.parse(row.before) as Kept;
+    const values = { expectation, summary, before: null };
+    await updateVersioned(trx, 'sessions', { id }, row.version, values, 'this session');
+  });
 }
 
 export async function moveSession(id: number, version: number, onDate: string): Promise<number> {

@@ -56,6 +56,7 @@ export default async function CheckPage({ params }: { params: Promise<{ id: stri
           judged={students.map((s) => judgeStudent(session, s.id, readings))}
           predicted={PREDICTED}
           outdated={held.version !== session.summary.lessonVersion}
+          renewed={session.renewed}
         />
       )}
     </div>

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { renewal } from './003_renewal';
 import { start } from './001_start';
 import { teaching } from './002_teaching';
 
@@ -9,7 +10,7 @@ interface Migration {
 }
 
 /** In the order in which they run. A new one is a file and a line here; an old one is never changed. */
-const MIGRATIONS: readonly Migration[] = [start, teaching];
+const MIGRATIONS: readonly Migration[] = [start, teaching, renewal];
 
 export const migrationSource: Knex.MigrationSource<Migration> = {
   getMigrations: async () => [...MIGRATIONS],

@@ -1,0 +1,85 @@
+import { judgeBench, type JudgedBench, type SessionExpectation } from '@/core';
+import { pointName } from '@/messages/points';
+import { checkBook, notedOf } from './checkBook';
+import { workOutFor } from './givenLesson';
+import { underEarlierIds } from './repositories/keptExpectation';
+import type { Session, SessionSummary } from './repositories/sessions';
+import type { Outcome } from '@/core';
+
+/** What would be judged otherwise if a session took its lesson's newest figures. */
+export interface RenewalChanges {
+  /** Version of the session that this was worked out from. */
+  readonly version: number;
+  readonly points: readonly {
+    readonly name: string;
+    readonly unit: 'V' | 'A';
+    readonly before?: { readonly low: number; readonly high: number };
+    readonly after?: { readonly low: number; readonly high: number };
+  }[];
+  readonly benches: readonly {
+    readonly bench: number;
+    readonly nickname: string;
+    readonly before: JudgedBench['state'];
+    readonly after: JudgedBench['state'];
+  }[];
+}
+
+interface Renewed {
+  readonly expectation: SessionExpectation;
+  readonly summary: SessionSummary;
+}
+
+/** The session's lesson as it is now, under the names that the session's readings carry. */
+export async function renewedFor(held: Session): Promise<Outcome<Renewed>> {
+  const made = await workOutFor(held.lessonId, held.groupId);
+  if (!made.ok) return made;
+  const { summary } = made.value;
+  const expectation = underEarlierIds(made.value.expectation, held.expectation);
+  return { ok: true, value: { expectation, summary }, findings: made.findings };
+}
+
+export async function renewalChanges(sessionId: number): Promise<Outcome<RenewalChanges>> {
+  const { session: held, students, readings } = await checkBook(sessionId);
+  const renewed = await renewedFor(held);
+  if (!renewed.ok) return renewed;
+  const next = renewed.value.expectation;
+  const benches = students.flatMap(({ id, bench, nickname }) => {
+    const noted = notedOf(id, readings);
+    const [before, after] = [held.expectation, next].map((one) => judgeBench(one, noted).state) as [
+      JudgedBench['state'],
+      JudgedBench['state'],
+    ];
+    return before === after ? [] : [{ bench, nickname, before, after }];
+  });
+  return {
+    ok: true,
+    value: { version: held.version, points: pointsOf(held.expectation, next), benches },
+    findings: [],
+  };
+}
+
+function pointsOf(before: SessionExpectation, after: SessionExpectation): RenewalChanges['points'] {
+  const [old, now] = [before, after].map(
+    ({ expected }) => new Map(expected.points.map((p) => [p.id, p])),
+  ) as [
+    Map<string, SessionExpectation['expected']['points'][number]>,
+    Map<string, SessionExpectation['expected']['points'][number]>,
+  ];
+  return [...new Set([...old.keys(), ...now.keys()])].flatMap((id) => {
+    const [was, is] = [old.get(id), now.get(id)];
+    const { point, unit } = (is ?? was)!;
+    if (was && is && sameBand(was, is)) return [];
+    return [
+      {
+        name: pointName(point),
+        unit,
+        ...(was ? { before: { low: was.low, high: was.high } } : {}),
+        ...(is ? { after: { low: is.low, high: is.high } } : {}),
+      },
+    ];
+  });
+}
+
+function sameBand(a: { low: number; high: number }, b: { low: number; high: number }): boolean {
+  return Math.abs(a.low / b.low - 1) < 1e-3 && Math.abs(a.high / b.high - 1) < 1e-3;
+}
