@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import '@fontsource-variable/atkinson-hyperlegible-next/index.css';
 import 'bootstrap/dist/css/bootstrap.min.css';
 import '@/ui/theme.css';
+import '@/ui/controls.css';
 import '@/ui/shell.css';
 import { Shell } from '@/ui/Shell';
 import { THEME_SCRIPT } from '@/ui/ThemeSwitch';

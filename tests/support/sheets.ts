@@ -7,6 +7,7 @@ import {
   makeSheet,
   PATTERNS,
   sessionExpectation,
+  workOut,
   type BoardChoice,
   type ParamsOf,
   type PatternChoice,
@@ -74,4 +75,22 @@ export function choiceWith<Id extends PatternId>(
 export function expectationWith(params: Partial<SingleParams> = {}): SessionExpectation {
   const request = requestWith(params);
   return sessionExpectation(sheetWith(params), request);
+}
+
+/** What a pattern works out with some of its wishes changed; a refusal fails the test. */
+export function worked<Id extends PatternId>(
+  pattern: Id,
+  params: Partial<ParamsOf<Id>> = {},
+  more: object = {},
+) {
+  const made = workOut({ ...requestWith(), choice: choiceWith(pattern, params), ...more });
+  if (!made.ok) throw new Error(JSON.stringify(made.findings));
+  const design = made.value;
+  return { design, steady: design.sums };
+}
+
+/** Why a pattern refuses such wishes. */
+export function refusedWith<Id extends PatternId>(pattern: Id, params: Partial<ParamsOf<Id>>) {
+  const made = workOut({ ...requestWith(), choice: choiceWith(pattern, params) });
+  return made.ok ? undefined : made.findings[0]!;
 }

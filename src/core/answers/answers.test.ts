@@ -7,31 +7,16 @@ import {
   resistorPart,
   supplyPart,
 } from '../../../tests/support/circuits';
-import { oneShot, outputDriven, standardBlinker, timerPart } from '@/demo/circuits';
-import { supplySpent } from '../catalogue/discharge';
+import { answer, refusal } from '../../../tests/support/outcomes';
+import { outputDriven, timerPart } from '@/demo/circuits';
 import { seriesValues } from '../catalogue/preferred';
-import type { SupplyChoice } from '../catalogue/supplies';
-import { timesOf, type TimingForm } from '../catalogue/timing';
 import type { TimerFamily } from '../catalogue/timers';
 import type { Circuit } from '../circuit/circuit';
-import type { Outcome } from '../findings/finding';
-import { run } from '../solver/run/run';
 import { solve } from '../solver/solve';
-import { batteryLife, batteryLifeOf } from './battery';
 import { resistorForCurrent } from './resistor';
 import { seek } from './seek';
 import { thresholds } from './thresholds';
-import { timingChoices, type TimingDrawer, type TimingWish } from './timing';
 import { trimRange } from './trim';
-
-function answer<T>(outcome: Outcome<T>): T {
-  if (!outcome.ok) throw new Error(JSON.stringify(outcome.findings));
-  return outcome.value;
-}
-
-function refusal<T>(outcome: Outcome<T>) {
-  return outcome.ok ? 'answered' : outcome.findings[0]!;
-}
 
 const withLampCheck = (circuit: Circuit): Circuit => ({
   ...circuit,
@@ -181,139 +166,5 @@ describe('the rungs of a gauge', () => {
       true,
     ]);
     expect(refusal(thresholds(gauge, 'D1', 1e-3, 5, 11))).toMatchObject({ code: 'not-of-kind' });
-  });
-});
-
-describe('resistors and capacitors for a time', () => {
-  const drawer: TimingDrawer = {
-    ohms: seriesValues('E12').filter((ohms) => ohms >= 100 && ohms <= 2.2e6),
-    capacitors: [
-      { farads: 10e-9, tolerance: 0.1 },
-      { farads: 100e-9, tolerance: 0.1 },
-      { farads: 10e-6, tolerance: 0.2 },
-      { farads: 100e-6, tolerance: 0.2 },
-    ],
-    tolerance: 0.05,
-  };
-  const forms: [TimingForm, TimerFamily][] = [
-    ['standard', 'bipolar'],
-    ['standard', 'cmos'],
-    ['output-driven', 'bipolar'],
-    ['output-driven', 'cmos'],
-    ['one-shot', 'cmos'],
-  ];
-
-  it.each(forms)('%s, %s: the first choice runs at the time it promises', (form, family) => {
-    const seconds = 0.7;
-    const [best] = answer(timingChoices({ form, family, volts: 9, seconds }, drawer));
-    expect(Math.abs(best!.error)).toBeLessThan(0.1);
-    const circuit =
-      form === 'standard'
-        ? standardBlinker(family, 9, [best!.ra!, best!.r], best!.farads)
-        : (form === 'one-shot' ? oneShot : outputDriven)(family, 9, best!.r, best!.farads);
-    const { cycles } = answer(run(made(circuit), { seconds: 5, settle: form === 'one-shot' ? 0 : 1.5 }));
-    const { period, high } = cycles['out']!;
-    expect((form === 'one-shot' ? high! : period!) / best!.period).toBeCloseTo(1, 3);
-  });
-
-  it('come closest first, with the spread of their parts around them', () => {
-    const choices = answer(
-      timingChoices({ form: 'standard', family: 'bipolar', volts: 9, seconds: 1 }, drawer),
-    );
-    const errors = choices.map(({ error }) => Math.abs(Math.log1p(error)));
-    expect([...errors].sort((a, b) => a - b)).toEqual(errors);
-    for (const { shortest, period, longest, ra, r, farads } of choices) {
-      const { high, low } = timesOf('standard', 'bipolar', 9, { ra: ra!, r, farads });
-      expect(period).toBeCloseTo(high + low, 12);
-      expect(shortest).toBeLessThan(period * 0.86);
-      expect(longest).toBeGreaterThan(period * 1.14);
-    }
-  });
-
-  it('keep a wanted duty, and a wanted pitch', () => {
-    const wish: TimingWish = { form: 'standard', family: 'cmos', volts: 9, seconds: 1 / 440, duty: 0.6 };
-    const [best] = answer(timingChoices(wish, drawer));
-    expect(best!.hertz / 440).toBeCloseTo(1, 1);
-    expect(best!.duty).toBeCloseTo(0.6, 1);
-  });
-
-  it('warn of resistors that are too small or too large', () => {
-    const far = (seconds: number, farads: number) =>
-      answer(
-        timingChoices(
-          { form: 'one-shot', family: 'bipolar', volts: 9, seconds },
-          { ...drawer, capacitors: [{ farads, tolerance: 0.1 }] },
-        ),
-      )[0]!.cautions;
-    expect(far(2e-6, 10e-9)).toEqual(['low-ohms']);
-    expect(far(20, 10e-6)).toEqual(['high-ohms']);
-    expect(far(0.1, 10e-6)).toEqual([]);
-  });
-
-  it('say when the chip stalls, the duty cannot be had, or nothing is there', () => {
-    const wish: TimingWish = { form: 'output-driven', family: 'bipolar', volts: 3.5, seconds: 1 };
-    expect(refusal(timingChoices(wish, drawer))).toMatchObject({
-      code: 'timer-stalls',
-    });
-    expect(timesOf('output-driven', 'bipolar', 3.5, { ra: 0, r: 1e4, farads: 1e-5 }).high).toBe(Infinity);
-    const half: TimingWish = { form: 'standard', family: 'cmos', volts: 9, seconds: 1, duty: 0.5 };
-    expect(refusal(timingChoices(half, drawer))).toMatchObject({ code: 'duty-out-of-reach' });
-    expect(refusal(timingChoices({ ...half, duty: 0.6 }, { ...drawer, ohms: [] }))).toMatchObject({
-      code: 'nothing-to-choose',
-    });
-    expect(refusal(timingChoices({ ...half, duty: 0.6 }, { ...drawer, capacitors: [] }))).toMatchObject({
-      code: 'nothing-to-choose',
-    });
-  });
-});
-
-describe('battery hours along the discharge', () => {
-  const cells: SupplyChoice = { kind: 'aa-alkaline', cells: 3, age: 'fresh' };
-
-  it('pass through the table’s volts, straight between them', () => {
-    const at = (spent: number) => supplySpent(cells, spent)!.volts;
-    [4.8, 4.5, 3.6, 2.7].forEach((volts, i) => expect(at([0, 0.1, 0.7, 1][i]!)).toBeCloseTo(volts, 9));
-    expect(at(0.4)).toBeCloseTo(4.05, 9);
-    expect(supplySpent(cells, 0.7)!.ohms).toBeCloseTo(1.5, 9);
-    expect(supplySpent({ kind: 'usb', cells: 1, age: 'fresh' }, 0)).toBeUndefined();
-  });
-
-  it('are capacity over current where the current does not change', () => {
-    const life = batteryLife(cells, () => ({ drain: 0.01, lamp: 0.01 }))!;
-    expect(life.toEmpty).toBeCloseTo(240, 6);
-    expect(life.toDim).toBe(Infinity);
-    expect(batteryLife(cells, () => ({ drain: 0.01, lamp: 1e-5 }))!.toDim).toBeUndefined();
-  });
-
-  it('stretch as the current falls, and end first for the eye', () => {
-    const life = answer(batteryLifeOf(lampLoop(4.8, 0.45, 'red', 330), 'B1', 'D1', cells));
-    const fresh = life.points[0]!.drain;
-    expect(fresh).toBeCloseTo(answer(solve(lampLoop(4.8, 0.45, 'red', 330))).parts['D1']!.amps, 9);
-    expect(life.toEmpty).toBeGreaterThan(2.4 / fresh);
-    const blue = answer(batteryLifeOf(lampLoop(4.8, 0.45, 'blue', 150), 'B1', 'D1', cells));
-    expect(blue.toDim).toBeLessThan(blue.toEmpty);
-    const drains = blue.points.map(({ drain }) => drain);
-    expect([...drains].sort((a, b) => b - a)).toEqual(drains);
-  });
-
-  it('take the mean of a lamp that blinks', () => {
-    const plain = outputDriven('cmos', 4.8, 47e3, 10e-6);
-    const blinker = made({
-      ...plain,
-      parts: [...plain.parts, resistorPart('RD', 'out', 'n', 330), ledPart('D1', 'n', '0', 'red')],
-    });
-    const life = answer(batteryLifeOf(blinker, 'B1', 'D1', cells));
-    const [first] = life.points;
-    expect(first!.drain).toBeGreaterThan(0.3 * first!.lamp);
-    expect(first!.drain).toBeLessThan(0.7 * first!.lamp);
-  });
-
-  it('are refused for what does not run down, and parts of other kinds', () => {
-    const loop = lampLoop(4.8, 0.45, 'red', 330);
-    expect(refusal(batteryLifeOf(loop, 'B1', 'D1', { kind: 'usb', cells: 1, age: 'fresh' }))).toMatchObject({
-      code: 'no-battery',
-    });
-    expect(refusal(batteryLifeOf(loop, 'R1', 'D1', cells))).toMatchObject({ code: 'not-of-kind' });
-    expect(refusal(batteryLifeOf(loop, 'B1', 'R1', cells))).toMatchObject({ code: 'not-of-kind' });
   });
 });

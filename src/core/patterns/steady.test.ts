@@ -1,26 +1,11 @@
-import { choiceWith, requestWith } from '../../../tests/support/sheets';
+import { worked, refusedWith } from '../../../tests/support/sheets';
 import { LAMPS } from '../catalogue/lamps';
 import { SUPPLIES } from '../catalogue/supplies';
 import { isKind, partOf } from '../circuit/circuit';
-import { isGapped, isProbed } from '../observe/checkpoint';
-import { workOut } from '../sheet/sheet';
-import { solve } from '../solver/solve';
 import { Junction } from '../devices/junction';
-import type { ParamsOf } from '../sheet/choice';
-import { PATTERN_IDS, type PatternId } from './index';
-import { stringsOf } from './strings/strings';
-
-function worked<Id extends PatternId>(pattern: Id, params: Partial<ParamsOf<Id>> = {}, more: object = {}) {
-  const made = workOut({ ...requestWith(), choice: choiceWith(pattern, params), ...more });
-  if (!made.ok) throw new Error(JSON.stringify(made.findings));
-  const design = made.value;
-  return { design, steady: design.sums };
-}
-
-function refusal<Id extends PatternId>(pattern: Id, params: Partial<ParamsOf<Id>>) {
-  const made = workOut({ ...requestWith(), choice: choiceWith(pattern, params) });
-  return made.ok ? undefined : made.findings[0]!;
-}
+import { isGapped, isProbed } from '../observe/checkpoint';
+import { solve } from '../solver/solve';
+import { PATTERN_IDS } from './index';
 
 const block = { kind: 'block-9v', cells: 1, age: 'fresh' } as const;
 
@@ -57,80 +42,6 @@ describe.each(PATTERN_IDS)('%s', (pattern) => {
   });
 });
 
-const volts = (type: 'blue' | 'red') => new Junction(LAMPS[type]).voltsAt(0.008);
-
-describe('strings: three blue and two red off nine volts, 8 mA', () => {
-  const { steady, design } = worked('strings', { way: { kind: 'strings', length: 2 } });
-  const way = (kind: string, length: number) =>
-    steady.ways.find((w) => w.kind === kind && w.length === length && w.supply === steady.supply)!;
-
-  it('of two light all lamps, fresh and tired, at least current', () => {
-    expect(steady.ways.find(({ taken }) => taken)).toMatchObject({ kind: 'strings', length: 2 });
-    expect(design.circuit.parts.filter((part) => isKind(part, 'resistor'))).toHaveLength(3);
-    expect(steady.design.lamps.every(({ amps }) => amps > 6.9e-3 && amps <= 8.0e-3)).toBe(true);
-  });
-
-  it('has the sum of each string as by hand', () => {
-    const blue = new Junction(LAMPS.blue).voltsAt(0.008);
-    const sum = steady.strings[0]!;
-    expect(sum.lampVolts).toBeCloseTo(2 * blue, 9);
-    expect(sum.voltsLeft).toBeCloseTo(9.5 - 2 * blue, 9);
-    // Three strings pass through the block's own 1.7 Ω.
-    expect(sum.exactOhms).toBeCloseTo((9.5 - 2 * blue) / 0.008 - 3 * 1.7, 6);
-    expect(sum.chosen).toBe(470);
-  });
-
-  it('shows the others with their reason: strings too long, and one resistor for all', () => {
-    expect(way('own', 1)).toMatchObject({ works: true, figures: { lamps: 5, litFresh: 5, litTired: 5 } });
-    expect(way('own', 1).figures!.amps).toBeGreaterThan(1.5 * way('strings', 2).figures!.amps);
-    expect(way('strings', 2).figures!.hours!).toBeGreaterThan(1.5 * way('own', 1).figures!.hours!);
-    expect(way('strings', 3)).toMatchObject({ works: false, figures: { litFresh: 5, litTired: 2 } });
-    expect(way('strings', 4).why[0]).toMatchObject({
-      code: 'cannot-light',
-      // Two strings would pass through the block's own 1.7 Ω.
-      data: { needVolts: expect.closeTo(3 * volts('blue') + volts('red') + 2 * 1.7 * 0.008, 9) },
-    });
-    const shared = way('shared', 1);
-    expect(shared.works).toBe(false);
-    expect(shared.why[0]).toMatchObject({ code: 'unequal-lamps', data: { dark: 3, over: 2 } });
-    const amps = shared.why[0]!.code === 'unequal-lamps' ? shared.why[0]!.data.lamps.map((l) => l.amps) : [];
-    expect(amps[0]!).toBeLessThan(1e-6);
-    expect(amps[4]!).toBeGreaterThan(0.02);
-  });
-
-  it('compares other supplies, and prices what the store can price', () => {
-    const elsewhere = steady.ways.filter((w) => w.supply !== steady.supply);
-    expect(elsewhere.map((w) => w.supply.kind)).toEqual(['usb', 'aa-alkaline', 'aa-alkaline']);
-    expect(way('own', 1).figures!.cents).toBeUndefined();
-    const stock = [
-      { spec: { kind: 'led', lamp: 'blue' }, have: 9, packSize: 10, packCents: 200 },
-      { spec: { kind: 'led', lamp: 'red' }, have: 9, packSize: 10, packCents: 100 },
-      { spec: { kind: 'resistor', ohms: 470 }, have: 9, packSize: 10, packCents: 30 },
-      { spec: { kind: 'resistor', ohms: 820 }, have: 9, packSize: 10, packCents: 30 },
-    ];
-    const priced = worked('strings', { way: { kind: 'strings', length: 2 } }, { stock }).steady.ways.find(
-      ({ taken }) => taken,
-    )!;
-    expect(priced.figures!.cents).toBeCloseTo(3 * 20 + 2 * 10 + 3 * 3, 9);
-  });
-
-  it('lets the educator overrule', () => {
-    const own = worked('strings', { way: { kind: 'own' } });
-    expect(own.design.circuit.parts.filter((part) => isKind(part, 'resistor'))).toHaveLength(5);
-    const shared = worked('strings', { way: { kind: 'shared' } });
-    expect(shared.design.findings.map(({ code }) => code)).toContain('unequal-lamps');
-  });
-
-  it('puts like lamps together, and what is left over in a string of its own', () => {
-    expect(stringsOf(['blue', 'blue', 'blue', 'red', 'red'], 2)).toEqual([
-      ['blue', 'blue'],
-      ['red', 'red'],
-      ['blue'],
-    ]);
-    expect(stringsOf(['red', 'blue'], 2)).toEqual([['red', 'blue']]);
-  });
-});
-
 describe('coin light', () => {
   it('is limited by the cell itself: V = 3.2 V through 12 Ω', () => {
     const { steady } = worked('coin-light', { lamp: 'white' });
@@ -152,7 +63,7 @@ describe('coin light', () => {
   });
 
   it('refuses two cells without a resistor', () => {
-    expect(refusal('coin-light', { cells: 2 })).toMatchObject({ code: 'never-without-resistor' });
+    expect(refusedWith('coin-light', { cells: 2 })).toMatchObject({ code: 'never-without-resistor' });
     expect(worked('coin-light', { cells: 2, resistor: true }).steady.supplyFigures.volts).toBeCloseTo(6.4, 9);
   });
 });
@@ -170,7 +81,7 @@ describe('walk-down', () => {
 
   it('needs volts to walk in', () => {
     const supply = { kind: 'aa-nimh', cells: 1, age: 'fresh' } as const;
-    expect(refusal('walk-down', { supply, lamp: 'blue' })).toMatchObject({ code: 'nothing-in-range' });
+    expect(refusedWith('walk-down', { supply, lamp: 'blue' })).toMatchObject({ code: 'nothing-in-range' });
   });
 });
 
@@ -204,7 +115,9 @@ describe('dimmer', () => {
   });
 
   it('refuses a low end above the high end', () => {
-    expect(refusal('dimmer', { amps: 0.001, lowAmps: 0.002 })).toMatchObject({ code: 'nothing-in-range' });
+    expect(refusedWith('dimmer', { amps: 0.001, lowAmps: 0.002 })).toMatchObject({
+      code: 'nothing-in-range',
+    });
   });
 });
 
@@ -235,53 +148,6 @@ describe('three-colour lamp', () => {
     const down = worked('rgb', { drive: 'potentiometer', knobs: { red: 1, green: 0, blue: 0 } });
     expect(down.steady.design.lamps[0]!.amps).toBeLessThan(0.1 * up.steady.design.lamps[0]!.amps);
     expect(down.steady.design.lamps[2]!.amps).toBeCloseTo(up.steady.design.lamps[2]!.amps, 4);
-  });
-});
-
-describe('gauge', () => {
-  it('lights its rungs near the wished volts, in their order', () => {
-    const { steady } = worked('gauge');
-    const lit = steady.rungs!.map((rung) => rung.lit!);
-    expect([...lit].sort((a, b) => a - b)).toEqual(lit);
-    for (const rung of steady.rungs!) expect(Math.abs(rung.lit! - rung.wanted)).toBeLessThan(0.6);
-    for (const rung of steady.rungs!) expect(rung.fullAmps).toBeLessThanOrEqual(0.0101);
-  });
-
-  it('has its thresholds where the solver finds a milliamp', () => {
-    const { steady, design } = worked('gauge');
-    const rung = steady.rungs![0]!;
-    const at = {
-      ...design.circuit,
-      parts: design.circuit.parts.map((part) =>
-        isKind(part, 'supply') ? { ...part, params: { ...part.params, volts: rung.lit! } } : part,
-      ),
-    };
-    const solved = solve(at);
-    expect(solved.ok && solved.value.parts[rung.lamp]!.amps).toBeCloseTo(1e-3, 6);
-  });
-
-  it('says when two rungs would light together', () => {
-    const rungs = [11.6, 12].map((volts) => ({ lamp: 'red' as const, volts }));
-    const { design, steady } = worked('gauge', { rungs });
-    expect(steady.rungs![0]!.zener).toBe(steady.rungs![1]!.zener);
-    expect(design.findings).toContainEqual(
-      expect.objectContaining({
-        code: 'rungs-alike',
-        data: expect.objectContaining({ first: 'D1', second: 'D2' }),
-      }),
-    );
-    expect(worked('gauge').design.findings.map(({ code }) => code)).not.toContain('rungs-alike');
-  });
-
-  it('says when no zener comes near', () => {
-    expect(
-      refusal('gauge', {
-        rungs: [
-          { lamp: 'red', volts: 4 },
-          { lamp: 'red', volts: 11 },
-        ],
-      }),
-    ).toMatchObject({ code: 'no-zener', data: { volts: 4 } });
   });
 });
 
@@ -329,9 +195,9 @@ describe('mains and too many volts', () => {
     const bench = (volts: number) =>
       ({ kind: 'bench', cells: 1, age: 'fresh', volts, limitAmps: 0.1 }) as const;
     for (const pattern of ['walk-down', 'strings', 'dimmer', 'rgb', 'gauge', 'panel'] as const) {
-      expect(refusal(pattern, { supply: bench(230) } as never)).toMatchObject({ code: 'mains-refused' });
-      expect(refusal(pattern, { supply: bench(30) } as never)).toMatchObject({ code: 'supply-too-high' });
+      expect(refusedWith(pattern, { supply: bench(230) } as never)).toMatchObject({ code: 'mains-refused' });
+      expect(refusedWith(pattern, { supply: bench(30) } as never)).toMatchObject({ code: 'supply-too-high' });
     }
-    expect(refusal('hogging', { volts: 110 })).toMatchObject({ code: 'mains-refused' });
+    expect(refusedWith('hogging', { volts: 110 })).toMatchObject({ code: 'mains-refused' });
   });
 });

@@ -1,0 +1,88 @@
+'use client';
+
+import Link from 'next/link';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { dayName } from '@/ui/dates';
+import { useAnswer } from '@/ui/useAnswer';
+import { changeDay, putAwaySession } from './actions';
+
+export interface GroupSession {
+  readonly id: number;
+  readonly title: string;
+  readonly onDate: string;
+  readonly version: number;
+  readonly archived: boolean;
+}
+
+/** When a group meets, and for what. */
+export function Sessions({ sessions }: { sessions: readonly GroupSession[] }) {
+  return (
+    <section className="ruled">
+      <h2>Sessions</h2>
+      <ul>
+        {sessions
+          .filter((s) => !s.archived)
+          .map((session) => (
+            <SessionRow key={session.id} session={session} />
+          ))}
+        {sessions.length === 0 && (
+          <li className="soft">None yet: open a lesson and give it to this group at its Class stage.</li>
+        )}
+      </ul>
+      {sessions.some((s) => s.archived) && (
+        <details>
+          <summary>Put away</summary>
+          <ul>
+            {sessions
+              .filter((s) => s.archived)
+              .map((session) => (
+                <SessionRow key={session.id} session={session} />
+              ))}
+          </ul>
+        </details>
+      )}
+    </section>
+  );
+}
+
+function SessionRow({ session }: { session: GroupSession }) {
+  const { problem, run } = useAnswer();
+  const [day, setDay] = useState(session.onDate);
+  return (
+    <li>
+      <Link prefetch={false} href={`/check/${session.id}`}>
+        {session.title}
+      </Link>
+      , {dayName(session.onDate)}
+      <div className="button-row mt-1">
+        <Form.Control
+          size="sm"
+          type="date"
+          className="w-auto"
+          aria-label={`Day of ${session.title}`}
+          value={day}
+          onChange={(event) => setDay(event.target.value)}
+        />
+        {day !== session.onDate && (
+          <Button size="sm" onClick={() => run(() => changeDay(session.id, session.version, day))}>
+            Move
+          </Button>
+        )}
+        <Button
+          size="sm"
+          variant="quiet"
+          onClick={() => run(() => putAwaySession(session.id, !session.archived))}
+        >
+          {session.archived ? 'Take out again' : 'Put away'}
+        </Button>
+      </div>
+      {problem && (
+        <div role="alert" className="problem">
+          {problem}
+        </div>
+      )}
+    </li>
+  );
+}

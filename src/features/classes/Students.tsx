@@ -1,0 +1,139 @@
+'use client';
+
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import type { Student } from '@/server/repositories/groups';
+import { Note } from '@/ui/Note';
+import { useAnswer } from '@/ui/useAnswer';
+import { changeStudent, enrol, letLeave } from './actions';
+
+/** A student at a bench, to be changed in place. */
+export function StudentRow({ student }: { student: Student }) {
+  const [open, setOpen] = useState(false);
+  const [bench, setBench] = useState(String(student.bench));
+  const [nickname, setNickname] = useState(student.nickname);
+  const { problem, run } = useAnswer();
+  if (!open) {
+    return (
+      <tr>
+        <td>{student.bench}</td>
+        <td>{student.nickname}</td>
+        <td className="amount">
+          <Button
+            variant="text"
+            className="btn-text"
+            aria-label={`Change ${student.nickname}`}
+            onClick={() => setOpen(true)}
+          >
+            change
+          </Button>
+        </td>
+      </tr>
+    );
+  }
+  return (
+    <tr className="edit-row">
+      <td>
+        <Form.Control
+          size="sm"
+          type="number"
+          aria-label="Bench"
+          value={bench}
+          onChange={(event) => setBench(event.target.value)}
+        />
+      </td>
+      <td>
+        <Form.Control
+          size="sm"
+          aria-label="Nickname"
+          value={nickname}
+          onChange={(event) => setNickname(event.target.value)}
+        />
+        {problem && (
+          <div role="alert" className="problem">
+            {problem}
+          </div>
+        )}
+      </td>
+      <td className="amount">
+        <Button
+          size="sm"
+          onClick={() =>
+            run(
+              () => changeStudent(student.id, Number(bench), nickname),
+              () => setOpen(false),
+            )
+          }
+        >
+          Save
+        </Button>{' '}
+        <Button size="sm" variant="quiet" onClick={() => run(() => letLeave(student.id, true))}>
+          Leaves the group
+        </Button>{' '}
+        <Button size="sm" variant="quiet" onClick={() => setOpen(false)}>
+          Close
+        </Button>
+      </td>
+    </tr>
+  );
+}
+
+/** A student who left, and may come back. */
+export function GoneRow({ student }: { student: Student }) {
+  const { problem, run } = useAnswer();
+  return (
+    <li>
+      {student.nickname} <span className="soft">(bench {student.bench})</span>{' '}
+      <Button variant="text" className="btn-text" onClick={() => run(() => letLeave(student.id, false))}>
+        comes back
+      </Button>
+      {problem && (
+        <div role="alert" className="problem">
+          {problem}
+        </div>
+      )}
+    </li>
+  );
+}
+
+/** Nicknames typed or pasted. */
+export function Enrol({ groupId }: { groupId: number }) {
+  const [text, setText] = useState('');
+  const [note, setNote] = useState('');
+  const { problem, pending, run } = useAnswer();
+  return (
+    <section className="ruled">
+      <h2>Add students</h2>
+      <Form.Group controlId="enrol" className="pt-3">
+        <Form.Label>One nickname a line, or CSV with bench,nickname</Form.Label>
+        <Form.Control as="textarea" rows={6} value={text} onChange={(event) => setText(event.target.value)} />
+      </Form.Group>
+      <Button
+        className="mt-2"
+        disabled={pending}
+        onClick={() =>
+          run(
+            () => enrol(groupId, text),
+            (made) => {
+              setText('');
+              setNote(`${made.added} added. ${made.note}`);
+            },
+          )
+        }
+      >
+        Add them
+      </Button>
+      {problem ? (
+        <Note kind="refusal" live>
+          {problem}
+        </Note>
+      ) : (
+        note && <Note live>{note}</Note>
+      )}
+      <p className="small-print mt-2">
+        Nicknames or bench numbers only: no surnames are needed, and nothing leaves this machine.
+      </p>
+    </section>
+  );
+}
