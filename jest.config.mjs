@@ -8,7 +8,8 @@ const config = {
     '<rootDir>/src/**/*.test.tsx',
   ],
   testEnvironment: 'node',
-  testTimeout: 30_000,
+  maxWorkers: '100%',
+  testTimeout: 60_000,
   setupFiles: ['<rootDir>/tests/support/properties.ts'],
   moduleNameMapper: { '\\.css$': '<rootDir>/tests/support/noStyle.ts', '^@/(.*)$': '<rootDir>/src/$1' },
   transform: {

@@ -9,7 +9,7 @@ export function solveCommand(program: Command): void {
     .description('node volts, and volts, amps and watts of every part')
     .argument('<file>', 'circuit file, - for standard input')
     .action((file: string) => {
-      const { nodes, parts, fromLit } = valueOf(solve(readCircuit(file)));
-      print({ nodes, parts, ...(fromLit ? { alsoStable: true } : {}) });
+      const { nodes, parts, also } = valueOf(solve(readCircuit(file)));
+      print({ nodes, parts, ...(also ? { alsoStable: true } : {}) });
     });
 }

@@ -208,6 +208,21 @@ export function nightWatch() {
   );
 }
 
+/** Two lamps, each of whose transistors holds the other's off: it stays as it was put. */
+export function lockGate() {
+  const side = (n: number, other: number, colour: string) => [
+    resistor(`R${n}`, 'v', `l${n}`, 470),
+    led(`D${n}`, `l${n}`, `c${n}`, colour),
+    part(`Q${n}`, 'transistor', { collector: `c${n}`, base: `b${n}`, emitter: '0' }),
+    resistor(`K${n}`, `c${n}`, `b${other}`, 22e3),
+  ];
+  return file(
+    'lock gate',
+    [battery(9, 1.7), ...side(1, 2, 'red'), ...side(2, 1, 'yellow-green')],
+    [amps('stop', 'D1'), amps('go', 'D2')],
+  );
+}
+
 /** Rungs of zener, resistor and lamp on one bus. */
 function launchGauge() {
   const rung = (n: number, type: string, colour: string) => [
@@ -253,6 +268,7 @@ export const HARBOUR_CIRCUITS: readonly {
   { json: alternate(), seconds: 8 },
   { json: boathouse(), seconds: 1 },
   { json: nightWatch(), seconds: 1 },
+  { json: lockGate(), seconds: 1 },
   { json: launchGauge(), seconds: 1 },
   { json: soundLights([30, 440, 3000]), seconds: 0.1 },
 ].map((circuit) => ({ ...circuit, title: circuit.json.title }));

@@ -7,6 +7,7 @@ import {
   type Finding,
   type FindingCode,
   type FindingData,
+  type Overload,
   type Unit,
 } from '@/core';
 import { holeName, stripName } from './holes';
@@ -156,6 +157,11 @@ const SENTENCES: Sentences = {
   'surname-like': ({ nickname }) =>
     `“${nickname}” looks like a full name. A nickname or bench number is enough here.`,
 };
+
+/** What is too much for a part, after its name. */
+export function overloadWords({ how, figure, limit }: Overload): string {
+  return OVER[how](figure, limit);
+}
 
 const OVER = {
   current: (figure: number, limit: number) =>

@@ -59,7 +59,7 @@ test('bands are drawn, follow the circuit, and can be stopped and begun again', 
   await spread.getByRole('button', { name: 'Cancel' }).click();
   await expect(spread).toContainText('Cancelled.');
   await expect(first).toBeHidden();
-  await spread.getByRole('button', { name: 'Draw again' }).click();
+  await spread.getByRole('button', { name: 'Work it out again' }).click();
   await expect(first).toHaveAttribute('aria-label', /^one lamp: typical 9\.\d\d/u, { timeout: 40_000 });
 });
 
@@ -114,7 +114,18 @@ test('a circuit of one’s own comes from a file, and a broken one leaves the sc
 
 test('a lamp that holds itself shows both of its states', async ({ page }) => {
   await open(page, 'night watch');
-  await expect(section(page, 'At rest')).toContainText(
-    'Once lit, this circuit holds itself in another state: D1 at',
-  );
+  const rest = section(page, 'At rest');
+  const lamp = rest.getByRole('row', { name: /^D1/u });
+  await expect(lamp).toContainText('dark');
+  await rest.getByRole('radio', { name: 'once lit' }).check();
+  await expect(lamp).not.toContainText('dark');
+});
+
+test('a question that takes long can be stopped and asked again', async ({ page }) => {
+  await open(page, 'port and starboard');
+  const row = page.locator('.question-row').filter({ has: page.getByLabel('Battery', { exact: true }) });
+  await row.getByRole('button', { name: 'Cancel' }).click();
+  await expect(row).toContainText('Cancelled.');
+  await row.getByRole('button', { name: 'Work it out again' }).click();
+  await expect(row.getByRole('progressbar', { name: 'Answer that is worked out' })).toBeVisible();
 });

@@ -35,6 +35,18 @@ describe('battery hours along the discharge', () => {
     expect([...drains].sort((a, b) => b - a)).toEqual(drains);
   });
 
+  it('tell how far they are worked out', () => {
+    const shares: number[] = [];
+    answer(
+      batteryLifeOf(lampLoop(4.8, 0.45, 'red', 330), 'B1', 'D1', cells, undefined, (share) =>
+        shares.push(share),
+      ),
+    );
+    expect(shares[shares.length - 1]).toBe(1);
+    expect([...shares].sort((a, b) => a - b)).toEqual(shares);
+    expect(shares[0]).toBeLessThan(0.1);
+  });
+
   it('take the mean of a lamp that blinks', () => {
     const plain = outputDriven('cmos', 4.8, 47e3, 10e-6);
     const blinker = made({

@@ -33,6 +33,11 @@ export interface Draw {
   readonly lamp: Amps;
 }
 
+interface LifeOptions {
+  readonly dimAmps?: Amps;
+  readonly onProgress?: ((share: number) => void) | undefined;
+}
+
 /**
  * Hours along the discharge: the charge between two points over the drain there, which falls as the volts do.
  *
@@ -42,7 +47,7 @@ export interface Draw {
 export function batteryLife(
   choice: SupplyChoice,
   drawAt: (supply: SupplyFigures) => Draw | undefined,
-  dimAmps: Amps = DIM_AMPS,
+  { dimAmps = DIM_AMPS, onProgress }: LifeOptions = {},
 ): BatteryLife | undefined {
   const points: BatteryLife['points'][number][] = [];
   let hours = 0;
@@ -58,6 +63,7 @@ export function batteryLife(
       const share = (before.lamp - dimAmps) / (before.lamp - draw.lamp);
       toDim ??= before.hours + share * (hours - before.hours);
     }
+    onProgress?.((i + 1) / POINTS);
     points.push({ spent, volts: supply.volts, ...draw, hours });
   }
   const shone = points[0]!.lamp >= dimAmps;
@@ -82,6 +88,7 @@ export function batteryLifeOf(
   lampId: string,
   choice: SupplyChoice,
   dimAmps: Amps = DIM_AMPS,
+  onProgress?: (share: number) => void,
 ): Outcome<BatteryLife> {
   const supply = partOf(circuit, supplyId);
   const lamp = partOf(circuit, lampId);
@@ -102,7 +109,7 @@ export function batteryLifeOf(
       if (!draw.ok) refusal = draw;
       return draw.ok ? draw.value : undefined;
     },
-    dimAmps,
+    { dimAmps, onProgress },
   );
   if (life) return accepted(life);
   return refused(...(refusal?.findings ?? []));

@@ -118,6 +118,8 @@ export interface Instance {
   readonly storage?: Storage;
   readonly wave?: Wave;
   readonly latch?: Latch;
+  /** Holds a gain stage on or off with so many siemens; 0 lets it go. */
+  hold?(side: 'on' | 'off', siemens: number): void;
 }
 
 export function rectangular(field: string, nominal: number, tolerance: number): Spread[] {

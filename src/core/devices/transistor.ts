@@ -57,6 +57,9 @@ export const transistor: Device<'transistor', typeof fields, TransistorParams> =
   instance,
 };
 
+/** Volts from base to emitter that hold it on for certain. */
+const HELD_ON = 0.8;
+
 function instance(p: TransistorParams, at: Seat): Instance {
   const [c, b, e] = [at.nodes[0]!, at.nodes[1]!, at.nodes[2]!];
   const pins = [c, b, e];
@@ -66,6 +69,7 @@ function instance(p: TransistorParams, at: Seat): Instance {
   const forward = new Exponential(p.is);
   const reverse = new Exponential(p.is);
   let betaF = p.betaF;
+  const grip = { siemens: 0, volts: 0 };
   const leak = LIMITS.junctionSiemens;
 
   const add = (values: Float64Array, place: number, siemens: number) => {
@@ -94,7 +98,21 @@ function instance(p: TransistorParams, at: Seat): Instance {
     add(values, eb!, icR - gf - ibF - ibR);
     add(values, ee!, gf + ibF);
   };
+  const gripped = ({ x, residual, values }: Equations) => {
+    const { siemens, volts } = grip;
+    const amps = siemens * (x[b]! - x[e]! - volts);
+    residual[b]! += amps;
+    residual[e]! -= amps;
+    add(values, bb!, siemens);
+    add(values, be!, -siemens);
+    add(values, eb!, -siemens);
+    add(values, ee!, siemens);
+  };
   return {
+    hold(side, siemens) {
+      grip.siemens = siemens;
+      grip.volts = side === 'on' ? sign * HELD_ON : 0;
+    },
     stamp(eq) {
       const { x, residual } = eq;
       evaluate(x, eq);
@@ -104,6 +122,7 @@ function instance(p: TransistorParams, at: Seat): Instance {
       residual[b]! += ib;
       residual[e]! -= ic + ib;
       slopes(eq.values);
+      if (grip.siemens > 0) gripped(eq);
     },
     currents(x, out) {
       evaluate(x);

@@ -2,6 +2,7 @@ import { brightnessAt, type Brightness } from '../catalogue/brightness';
 import { isKind, type Circuit } from '../circuit/circuit';
 import type { Amps } from '../quantities/units';
 import type { Moving, Observation } from './observation';
+import { burstsOf, mean } from '../solver/run/cycles';
 import { reportOf } from './observe';
 
 /** What an eye says of a lamp. */
@@ -51,19 +52,26 @@ export function lookAt(amps: Amps, maxAmps: Amps): Look {
   return amps < LIT_AMPS ? 'dim' : 'lit';
 }
 
+/** Of what comes on three times or more: how often within its bursts, or all along where it never pauses. */
+function rateOf(rises: readonly number[]): number | undefined {
+  if (rises.length < 3) return undefined;
+  const rounds = rises.slice(1).map((time, i) => ({ from: rises[i]!, period: time - rises[i]!, high: 0 }));
+  return 1 / mean(burstsOf(rounds).within.map(({ period }) => period));
+}
+
 /** How often a lamp comes on in a run, and the most that it carries. */
 function movement({ run, window: [from, to] }: Moving, id: string): { hertz: number; peak: Amps } {
   const { amps } = run.parts[id]!;
-  let rises = 0;
+  const rises: number[] = [];
   let peak = 0;
   let lit = false;
   run.time.forEach((time, i) => {
     const now = amps[i]!;
     peak = Math.max(peak, now);
-    if (time >= from && now >= LIT_AMPS / 5 && !lit) rises++;
+    if (time >= from && now >= LIT_AMPS / 5 && !lit) rises.push(time);
     lit = now >= LIT_AMPS / 5;
   });
-  return { hertz: rises / (to - from), peak };
+  return { hertz: rateOf(rises) ?? rises.length / (to - from), peak };
 }
 
 /** The lamps that are surely lit, and those that may be seen to glow or not. */

@@ -7,8 +7,6 @@ import type { Solved } from '../solver/solve';
 export interface Still extends Solved {
   readonly kind: 'still';
   readonly circuit: Circuit;
-  /** A second state in which the same build rests as well: a latch the other way, a lamp that lights its own sensor. */
-  readonly also?: Solution;
 }
 
 /** A build that never rests: its run, and the means of everything over whole cycles. */

@@ -21,8 +21,7 @@ export function observe(circuit: Circuit): Outcome<Observation> {
   if (isDriven(whole)) return follow(whole, circuit);
   const solved = solve(whole);
   if (!solved.ok) return solved.findings[0]?.code === 'oscillates' ? follow(whole, circuit) : solved;
-  const { fromLit } = solved.value;
-  return accepted({ kind: 'still', circuit, ...solved.value, ...(fromLit ? { also: fromLit } : {}) });
+  return accepted({ kind: 'still', circuit, ...solved.value });
 }
 
 /** Sources that move of themselves: nothing rests beside them. */

@@ -35,8 +35,8 @@ function lampOnItsSensor(sensor: 'above' | 'below', lux: number, luxPerAmp: numb
 function states(circuit: Circuit) {
   const solved = solve(circuit);
   if (!solved.ok) throw new Error(JSON.stringify(solved.findings));
-  const { parts, fromLit } = solved.value;
-  return { dark: parts['D']!.amps, lit: fromLit?.parts['D']!.amps, parts };
+  const { parts, also } = solved.value;
+  return { dark: parts['D']!.amps, lit: also?.parts['D']!.amps, parts };
 }
 
 describe('a lamp that shines on its own sensor', () => {

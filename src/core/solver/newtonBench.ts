@@ -1,6 +1,6 @@
 import type { Circuit } from '../circuit/circuit';
 import { DenseLu } from '../numerics/lu';
-import { prepare } from './solve';
+import { prepare } from './prepare';
 
 /**
  * The two runs that a benchmark sets side by side: one warm operating point, and one plain dense

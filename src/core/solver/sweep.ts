@@ -4,7 +4,8 @@ import { withField } from '../circuit/withField';
 import { isProblem } from '../devices/device';
 import { accepted, finding, refused, type Outcome } from '../findings/finding';
 import { readSolution } from './report';
-import { unsettled, prepare, type Prepared } from './solve';
+import { unsettled, prepare, type Prepared } from './prepare';
+import { restOf } from './resting';
 
 export interface SweepPlan {
   readonly part: string;
@@ -70,7 +71,7 @@ export class Stepper {
     }
     this.part = part;
     const bench = this.bench!;
-    const settling = bench.point.solve(false, before ? 'standing' : 'dark');
+    const settling = before ? bench.point.solve(false, 'standing') : restOf(bench).settling;
     return settling.converged ? accepted(bench) : refused(unsettled(bench, settling));
   }
 

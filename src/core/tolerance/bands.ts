@@ -1,7 +1,8 @@
 import type { Circuit } from '../circuit/circuit';
 import { accepted, refused, type Outcome } from '../findings/finding';
 import { quantile } from '../numerics/quantile';
-import { unsettled, prepare } from '../solver/solve';
+import { prepare, unsettled } from '../solver/prepare';
+import { restOf } from '../solver/resting';
 import { corners } from './corners';
 import { remember, setNominal } from './draw';
 import { probesOf, type Probe } from './probe';
@@ -56,7 +57,7 @@ export function bands(circuit: Circuit, options: Partial<BandOptions> = {}): Out
 export function drawSlice(circuit: Circuit, seed: number, from: number, to: number): Outcome<Slice> {
   const bench = prepare(circuit);
   if (!bench.ok) return bench;
-  const first = bench.value.point.solve();
+  const { settling: first } = restOf(bench.value);
   if (!first.converged) return refused(unsettled(bench.value, first));
   return accepted(sample(bench.value, probesOf(bench.value.compiled), seed, from, to));
 }
@@ -74,7 +75,7 @@ export function bandsOf(
   const { coverage } = { ...BAND_DEFAULTS, ...options };
   const bench = prepare(circuit);
   if (!bench.ok) return bench;
-  const first = bench.value.point.solve();
+  const { settling: first } = restOf(bench.value);
   if (!first.converged) return refused(unsettled(bench.value, first));
   const probes = probesOf(bench.value.compiled);
   const typical = probes.map((read) => read());

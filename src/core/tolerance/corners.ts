@@ -1,5 +1,5 @@
 import type { Compiled } from '../circuit/compile';
-import type { Prepared } from '../solver/solve';
+import type { Prepared } from '../solver/prepare';
 import { setNominal } from './draw';
 import type { Probe } from './probe';
 

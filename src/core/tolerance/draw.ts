@@ -1,7 +1,7 @@
 import type { Compiled } from '../circuit/compile';
 import type { Spread } from '../devices/device';
 import { uniform } from '../numerics/random';
-import type { Prepared } from '../solver/solve';
+import type { Prepared } from '../solver/prepare';
 
 /** Looked up once: these stand in the innermost loops. */
 const { sqrt } = Math;

@@ -1,4 +1,4 @@
-import type { Prepared } from '../solver/solve';
+import type { Prepared } from '../solver/prepare';
 import { remember, setDraw, setNominal } from './draw';
 import type { Probe } from './probe';
 

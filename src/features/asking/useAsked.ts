@@ -12,11 +12,14 @@ export interface Asked<Reply, Question> {
   /** What that reply answers: beside it, only this is to be shown. */
   readonly of: Question | undefined;
   readonly waiting: boolean;
+  readonly stopped: boolean;
   readonly failure: string;
   /** Share that is done, where the worker tells it. */
   readonly share: number;
   /** Stops the work; the question is not answered until it changes. */
   stop(): void;
+  /** Asks a stopped question once more. */
+  again(): void;
 }
 
 /**
@@ -33,6 +36,7 @@ export function useAsked<Question, Reply>(
   const key = JSON.stringify(question);
   const [state, setState] = useState<State<Reply>>({ reply: undefined, key: '', failure: '', stopped: '' });
   const [share, setShare] = useState(0);
+  const [round, setRound] = useState(0);
   const asker = useRef<LatestOnly<string, Reply>>(undefined);
   useEffect(() => {
     asker.current ??= new LatestOnly(
@@ -48,15 +52,20 @@ export function useAsked<Question, Reply>(
         })),
     );
     asker.current.ask(key);
-  }, [key, name, ask]);
+  }, [key, name, ask, round]);
   const stop = () => {
     stopWorker(name);
     asker.current = undefined;
     setState((before) => ({ ...before, stopped: key }));
   };
-  const waiting = state.key !== key && state.stopped !== key;
+  const again = () => {
+    setState((before) => ({ ...before, stopped: '' }));
+    setRound((before) => before + 1);
+  };
+  const stopped = state.stopped === key;
+  const waiting = state.key !== key && !stopped;
   const of = useMemo(() => (state.key ? (JSON.parse(state.key) as Question) : undefined), [state.key]);
-  return { reply: state.reply, of, waiting, failure: state.failure, share, stop };
+  return { reply: state.reply, of, waiting, stopped, failure: state.failure, share, stop, again };
 }
 
 interface State<Reply> {

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import Form from 'react-bootstrap/Form';
 import Table from 'react-bootstrap/Table';
 import {
   brightnessAt,
@@ -8,6 +9,7 @@ import {
   formatQuantity,
   isKind,
   isProblem,
+  overloadOf,
   withField,
   withPart,
   type Circuit,
@@ -17,7 +19,7 @@ import {
 } from '@/core';
 import { readFigure, refusal } from '@/features/wish/readers';
 import { Typed } from '@/features/wish/Words';
-import { screenSentence } from '@/messages/findings';
+import { overloadWords, screenSentence } from '@/messages/findings';
 import { BRIGHTNESS_WORDS } from '@/messages/names';
 import { fieldValue, kindWords, TURNED_FIELDS, type FieldWords } from '@/messages/parts';
 import { Note } from '@/ui/Note';
@@ -33,7 +35,9 @@ const ask = (core: Remote<CoreApi>, circuit: Circuit): Promise<Outcome<Solved>> 
 export function AtRest({ circuit, onChange }: { circuit: Circuit; onChange: (circuit: Circuit) => void }) {
   const { reply, waiting, failure } = useAsked('quick', circuit, ask);
   const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
+  const [other, setOther] = useState(false);
   const solved = reply?.ok ? reply.value : undefined;
+  const state = (other && solved?.also) || solved;
   const turn = (part: Part, field: string, value: number) => {
     const next = withField(part, field, value);
     if (!isProblem(next)) onChange(withPart(circuit, part.id, () => next));
@@ -43,12 +47,7 @@ export function AtRest({ circuit, onChange }: { circuit: Circuit; onChange: (cir
       <h2>At rest</h2>
       {failure && <Note kind="refusal">{failure}</Note>}
       {reply && !reply.ok && <Note kind="refusal">{reply.findings.map(screenSentence).join(' ')}</Note>}
-      {solved?.fromLit && (
-        <Note>
-          These are the figures from dark. Once lit, this circuit holds itself in another state:{' '}
-          {litWords(circuit, solved.fromLit)}.
-        </Note>
-      )}
+      {solved?.also && <TwoStates also={solved.also} shown={other} onShow={setOther} />}
       {Object.entries(problems).map(([name, text]) => (
         <Note key={name} kind="refusal" live>
           {text} The figures keep the value from before.
@@ -82,8 +81,9 @@ export function AtRest({ circuit, onChange }: { circuit: Circuit; onChange: (cir
                       }
                     />
                   ))}
+                  {state && <Overloaded part={part} state={state} />}
                 </td>
-                <Figures part={part} solved={solved} />
+                <Figures part={part} state={state} />
               </tr>
             ))}
           </tbody>
@@ -91,7 +91,7 @@ export function AtRest({ circuit, onChange }: { circuit: Circuit; onChange: (cir
       </div>
       {solved && (
         <p className="small-print pt-2">
-          {Object.entries(solved.nodes)
+          {Object.entries(state!.nodes)
             .filter(([name]) => name !== circuit.ground)
             .map(([name, volts]) => `${name} at ${formatQuantity(volts, 'V')}`)
             .join(', ')}
@@ -102,14 +102,53 @@ export function AtRest({ circuit, onChange }: { circuit: Circuit; onChange: (cir
   );
 }
 
+/** What is too much for a part, if anything is. */
+function Overloaded({ part, state }: { part: Part; state: Pick<Solved, 'parts'> }) {
+  const report = state.parts[part.id];
+  const over = report && overloadOf(part, report);
+  return over ? <span className="problem d-block">It {overloadWords(over)}</span> : null;
+}
+
+const STATE_WORDS = {
+  light: ['from dark', 'once lit'],
+  latch: ['one way', 'the other way'],
+} as const;
+
+interface TwoStatesProps {
+  readonly also: NonNullable<Solved['also']>;
+  readonly shown: boolean;
+  onShow(other: boolean): void;
+}
+
+/** A circuit that rests in either of two states, and which of them the figures are of. */
+function TwoStates({ also, shown, onShow }: TwoStatesProps) {
+  return (
+    <Note>
+      This circuit has two states of rest, and stays in the one that it was put into. The figures are those{' '}
+      {STATE_WORDS[also.by].map((words, i) => (
+        <Form.Check
+          key={words}
+          inline
+          type="radio"
+          name="state of rest"
+          id={`state-${i}`}
+          label={words}
+          checked={shown === (i === 1)}
+          onChange={() => onShow(i === 1)}
+        />
+      ))}
+    </Note>
+  );
+}
+
 /** What Kirchhoff's law leaves over. */
 function leftWords({ residual, worstNode }: Solved['settling']): string {
   if (residual < 1e-12) return 'less than a picoampere is left over anywhere';
   return `at most ${formatQuantity(residual, 'A', 1)} is left over, at ${worstNode}`;
 }
 
-function Figures({ part, solved }: { part: Part; solved: Solved | undefined }) {
-  const report = solved?.parts[part.id];
+function Figures({ part, state }: { part: Part; state: Pick<Solved, 'parts'> | undefined }) {
+  const report = state?.parts[part.id];
   if (!report)
     return (
       <td colSpan={3} className="amount soft">
@@ -164,11 +203,4 @@ function Turned({ part, words, onValue, onProblem }: TurnedProps) {
 function kept(before: Readonly<Record<string, string>>, name: string, text: string) {
   const { [name]: _gone, ...rest } = before;
   return text === '' ? rest : { ...rest, [name]: text };
-}
-
-function litWords(circuit: Circuit, lit: NonNullable<Solved['fromLit']>): string {
-  return circuit.parts
-    .filter((part) => isKind(part, 'led'))
-    .map(({ id }) => `${id} at ${formatQuantity(lit.parts[id]!.amps, 'A')}`)
-    .join(', ');
 }

@@ -80,7 +80,7 @@ export function CircuitPage() {
       ))}
       <div className="circuit-columns">
         <div>
-          <AtRest circuit={circuit} onChange={change} />
+          <AtRest key={`${circuit.title} at rest`} circuit={circuit} onChange={change} />
           <OneVaried key={circuit.title} circuit={circuit} />
         </div>
         <div>

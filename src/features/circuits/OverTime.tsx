@@ -23,7 +23,7 @@ import type { CoreApi } from '@/workers/coreApi';
 import { shownFigure, tellingNodes, tellingParts } from './figures';
 import { Shown } from './Shown';
 import { useAsked } from '@/features/asking/useAsked';
-import { Working } from './Working';
+import { Stopped, Working } from './Working';
 
 interface Question {
   readonly circuit: Circuit;
@@ -42,7 +42,8 @@ export function OverTime({ circuit, seconds: first }: { circuit: Circuit; second
   const [seconds, setSeconds] = useState(first);
   const [settle, setSettle] = useState(0);
   const [problem, setProblem] = useState('');
-  const { reply, of, waiting, failure, share, stop } = useAsked('waves', { circuit, seconds, settle }, ask);
+  const question = { circuit, seconds, settle };
+  const { reply, of, waiting, stopped, failure, share, stop, again } = useAsked('waves', question, ask);
   const run = reply?.ok ? reply.value : undefined;
   return (
     <section className="ruled" aria-label="Over time" aria-busy={waiting}>
@@ -79,6 +80,7 @@ export function OverTime({ circuit, seconds: first }: { circuit: Circuit; second
           {problem}
         </Note>
       )}
+      {stopped && <Stopped onAgain={again} />}
       {failure && <Note kind="refusal">{failure}</Note>}
       {reply && !reply.ok && <Note kind="refusal">{reply.findings.map(screenSentence).join(' ')}</Note>}
       {run && of && <Waves circuit={of.circuit} run={run} />}
@@ -153,7 +155,14 @@ function Cycles({ cycles }: { cycles: Readonly<Record<string, Cycle>> }) {
       <tbody>
         {Object.entries(cycles).map(([node, cycle]) => (
           <tr key={node}>
-            <th scope="row">{node}</th>
+            <th scope="row">
+              {node}
+              {cycle.bursts && (
+                <span className="small-print d-block">
+                  bursts of {Number(cycle.bursts.pulses.toPrecision(3))}, one every {time(cycle.bursts.every)}
+                </span>
+              )}
+            </th>
             <td className="amount">{time(cycle.period)}</td>
             <td className="amount">{time(cycle.high)}</td>
             <td className="amount">{time(cycle.low)}</td>

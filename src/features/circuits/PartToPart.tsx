@@ -1,13 +1,12 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import Button from 'react-bootstrap/Button';
 import { BAND_DEFAULTS, histogram, type Circuit, type Draws } from '@/core';
 import { BandChart, type BandShape } from '@/features/charts/BandChart';
 import { screenSentence } from '@/messages/findings';
 import { Note } from '@/ui/Note';
 import { drawingWorkers } from '@/workers/client';
-import { Working } from './Working';
+import { Stopped, Working } from './Working';
 import { shareDraws, type Drawer, type SharedDraws } from '@/workers/sharedDraws';
 
 type State =
@@ -35,14 +34,7 @@ export function PartToPart({ circuit }: { circuit: Circuit }) {
         <h2>From part to part</h2>
         {state.at === 'drawing' && <Working label="Draws done" share={state.share} onStop={cancel} />}
       </div>
-      {state.at === 'cancelled' && (
-        <p className="pt-2">
-          Cancelled.{' '}
-          <Button variant="text" onClick={again}>
-            Draw again
-          </Button>
-        </p>
-      )}
+      {state.at === 'cancelled' && <Stopped onAgain={again} />}
       {state.at === 'refused' && <Note>{state.text}</Note>}
       {points.length > 0 && (
         <div className={state.at === 'done' ? '' : 'stale'}>

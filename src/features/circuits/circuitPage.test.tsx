@@ -106,3 +106,35 @@ describe('the harbour’s circuits', () => {
     await waitFor(() => expect(said(question)).toMatch(/[\d.]+ (?:s|ms)/u), { timeout: 15_000 });
   });
 });
+
+describe('what a circuit does besides its figures', () => {
+  it('a latch shows both of its states, each with its own figures', async () => {
+    const { user } = show(<CircuitPage />);
+    await user.selectOptions(screen.getByLabelText('From the harbour'), 'lock gate');
+    const other = await screen.findByRole('radio', { name: 'the other way' });
+    // By hand: (9 − 1.9 − 0.1) V over 472 Ω is near 15 mA; the other lamp has the base current of its neighbour.
+    const milliamps = (part: string) => Number.parseFloat(cells(part)[3]!);
+    const before = [milliamps('D1'), milliamps('D2')];
+    expect(Math.max(...before)).toBeGreaterThan(13);
+    await user.click(other);
+    const after = [milliamps('D1'), milliamps('D2')];
+    expect(before[0]! > 13).toBe(after[1]! > 13);
+    expect(before[1]! > 13).toBe(after[0]! > 13);
+  });
+
+  it('every part that gets too much says so, not lamps only', async () => {
+    const { user } = show(<CircuitPage />);
+    const hot = { ...LOOP, parts: LOOP.parts.map((part) => (part.ohms ? { ...part, ohms: 20 } : part)) };
+    await openFile(user, JSON.stringify(hot));
+    await screen.findByRole('heading', { name: 'one lamp' });
+    // By hand: (2.5 V)² over 20 Ω is 312 mW, and a quarter of a watt is what it stands.
+    await waitFor(() => expect(cells('R1')[1]).toContain('turns 312 mW into heat, more than the 250 mW'));
+  });
+
+  it('how long a battery carries a blinker is told in hours', async () => {
+    show(<CircuitPage />);
+    const row = (await screen.findByLabelText('Battery')).closest<HTMLElement>('.question-row')!;
+    await waitFor(() => expect(said(row)).toMatch(/\d+ h until it is empty/u), { timeout: 30_000 });
+    expect(within(row).queryByRole('progressbar')).toBeNull();
+  }, 60_000);
+});

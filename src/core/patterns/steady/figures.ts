@@ -181,7 +181,7 @@ export function lifeOf(circuit: Circuit, choice: SupplyChoice, sorts: LampSorts)
     if (!now.ok) return undefined;
     return { drain: supplyAmps(now.value), lamp: watched ? reportOf(now.value, watched.part).amps : 0 };
   };
-  const life = batteryLife(choice, drawAt, dimAmps);
+  const life = batteryLife(choice, drawAt, { dimAmps });
   if (!life) return undefined;
   const { toDim, toEmpty } = life;
   return { toDim, toEmpty, useful: Math.min(toDim ?? 0, toEmpty), dimAmps };

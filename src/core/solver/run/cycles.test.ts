@@ -52,3 +52,26 @@ describe('counting cycles', () => {
     expect(counted(false, 0, []).report()).toMatchObject({ high: null, low: null });
   });
 });
+
+describe('an output that another holds back', () => {
+  /** Four rounds of 0.5 s from every fourth second on, the first of each burst half as long again. */
+  const edges = [0, 4, 8].flatMap((start) =>
+    [0, 0.75, 1.25, 1.75].flatMap((at, i) => [
+      [start + at, true] as const,
+      [start + at + (i === 0 ? 0.5 : 0.25), false] as const,
+    ]),
+  );
+
+  it('has the rate of its bursts, and the bursts beside it', () => {
+    const { hertz, high, bursts } = counted(false, -1, edges).report();
+    expect(hertz).toBeCloseTo(2, 12);
+    expect(high).toBeCloseTo(0.25, 12);
+    expect(bursts!.pulses).toBeCloseTo(4, 12);
+    expect(bursts!.every).toBeCloseTo(4, 12);
+  });
+
+  it('has none where every round is of one length', () => {
+    const even = [0, 1, 2, 3].flatMap((at) => [[at, true] as const, [at + 0.9, false] as const]);
+    expect(counted(false, -1, even).report()).not.toHaveProperty('bursts');
+  });
+});

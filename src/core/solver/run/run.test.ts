@@ -213,3 +213,23 @@ describe('what cannot be followed', () => {
     expect(nodes['m']![1]! / nodes['s']![1]!).toBeCloseTo(0.5, 4);
   });
 });
+
+describe('a fast timer that a slow one lets run', () => {
+  it('has the rate of its bursts, and one burst in every round of the slow one', () => {
+    const circuit = circuitOf([
+      { ...supplyPart(9, 0), pins: { plus: 'v', minus: '0' } },
+      timerPart('U1', 'cmos', { trigger: 'a', threshold: 'a', output: 'slow' }),
+      resistorPart('R1', 'slow', 'a', 100e3),
+      capacitor('C1', 'a', '0', 10e-6),
+      timerPart('U2', 'cmos', { trigger: 'b', threshold: 'b', output: 'fast', reset: 'slow' }),
+      resistorPart('R2', 'fast', 'b', 10e3),
+      capacitor('C2', 'b', '0', 10e-6),
+    ]);
+    const { cycles } = followed(circuit, { seconds: 10, settle: 1 });
+    // By hand: 2 ln 2 · R · C, 1.39 s and 0.139 s; half of the slow round is up, room for five fast ones.
+    expect(cycles['fast']!.period! / 0.139).toBeCloseTo(1, 1);
+    expect(cycles['fast']!.bursts!.every / cycles['slow']!.period!).toBeCloseTo(1, 2);
+    expect(cycles['fast']!.bursts!.pulses).toBeCloseTo(5, 0);
+    expect(cycles['slow']).not.toHaveProperty('bursts');
+  });
+});

@@ -3,7 +3,8 @@ import { compile, type Compiled } from '../../circuit/compile';
 import { accepted, finding, refused, type Outcome } from '../../findings/finding';
 import { LIMITS } from '../../numerics/limits';
 import { OperatingPoint } from '../operatingPoint';
-import { unsettled } from '../solve';
+import { unsettled } from '../prepare';
+import { restOf } from '../resting';
 import { Passage, type Run } from './passage';
 import { RUN_DEFAULTS, type RunPlan } from './plan';
 import { DRIVEN, OWN_PACE, type StepControl } from './trBdf2';
@@ -33,7 +34,7 @@ export function run(
   for (const { instance } of compiled.placed) instance.wave?.enter(0);
   compiled.equations.regime = 'start';
   compiled.equations.time = 0;
-  const settling = point.solve();
+  const { settling } = restOf({ compiled, point });
   if (!settling.converged) return refused(unsettled({ compiled, point }, settling));
   const passage = new Passage(compiled, point, { ...RUN_DEFAULTS, ...plan }, control ?? paceOf(compiled));
   const ended = passage.follow(onProgress);

@@ -1,8 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { Remote } from 'comlink';
-import type { batteryLifeOf } from '@/core';
+import { proxy, type Remote } from 'comlink';
 import {
   DIM_AMPS,
   formatHours,
@@ -12,6 +11,7 @@ import {
   type BatteryLife,
   type Circuit,
   type Outcome,
+  type SupplyChoice,
   type SupplyKind,
 } from '@/core';
 import { readFigure, refusal } from '@/features/wish/readers';
@@ -21,10 +21,13 @@ import type { CoreApi } from '@/workers/coreApi';
 import { useAsked } from '@/features/asking/useAsked';
 import { Question, same } from './Question';
 
-type Asking = Parameters<typeof batteryLifeOf>;
+type Asking = readonly [circuit: Circuit, supply: string, lamp: string, choice: SupplyChoice];
 
-const ask = (core: Remote<CoreApi>, asking: Asking): Promise<Outcome<BatteryLife>> =>
-  core.batteryLifeOf(...asking);
+const ask = (
+  core: Remote<CoreApi>,
+  asking: Asking,
+  onProgress: (share: number) => void,
+): Promise<Outcome<BatteryLife>> => core.batteryLifeOf(...asking, DIM_AMPS, proxy(onProgress));
 
 const BATTERIES = SUPPLY_KINDS.filter((kind) => SUPPLIES[kind].spentAt !== undefined);
 
@@ -50,6 +53,7 @@ export function BatteryQuestion({ circuit, supplies, lamps }: Props) {
   return (
     <Question
       asked={asked}
+      long={asked}
       problem={problem}
       words={
         <>
