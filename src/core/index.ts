@@ -245,5 +245,6 @@ export {
   type LessonWords,
   type Level,
 } from './formats/lesson/lesson';
+export { builtDiffers, builtOf, VALUED, type Built, type BuiltDifference } from './formats/lesson/built';
 export { parseStudents, type StudentRow } from './formats/csv/students';
 export { toCsv, type Cell } from './formats/csv/table';

@@ -26,6 +26,7 @@ import {
   putAwaySession,
   renameGroup,
 } from './classes/actions';
+import type { Built } from '@/core';
 import { importLesson, startLesson } from './lessons/actions';
 import { kitCsv, lessonJson } from './lessons/files';
 import { keepMeter, keepStyle } from './settings/actions';
@@ -84,7 +85,7 @@ describe('starting, keeping and moving lessons', () => {
     const file = await lessonJson(id);
     expect(file.name).toBe('travels.json');
     const there = value(await importLesson(file.text));
-    expect(there.note).toBe('');
+    expect(there.differences).toEqual([]);
     const [one, other] = [await lesson(id), await lesson(there.id)];
     expect({ ...other, id, position: one.position, updatedAt: one.updatedAt }).toEqual(one);
   });
@@ -94,7 +95,28 @@ describe('starting, keeping and moving lessons', () => {
     const file = JSON.parse((await lessonJson(id)).text) as { lamps: { vf: number }[] };
     file.lamps[0]!.vf = 2.05;
     const there = value(await importLesson(JSON.stringify(file)));
-    expect(there.note.replaceAll('\u202f', ' ')).toContain('has 2.05 V, the one in this store 1.95 V');
+    expect(there.differences.join(' ').replaceAll('\u202f', ' ')).toContain(
+      'has 2.05 V at 20.0 mA, the one in this store 1.95 V at 20.0 mA',
+    );
+  });
+
+  it('lists each of the sender’s values that is another one here, with its current', async () => {
+    const id = value(await startLesson('single', 'Other drawer'));
+    const file = JSON.parse((await lessonJson(id)).text) as { built: Built[] };
+    const own = Object.fromEntries(file.built.map((built) => [built.part, built]));
+    const sent = {
+      ...file,
+      built: [{ ...own['R1']!, value: 1000, amps: 0.003 }, own['D1'], { ...own['R1'], part: 'R2' }],
+    };
+    const there = value(await importLesson(JSON.stringify(sent)));
+    const said = there.differences.join('\n').replaceAll('\u202f', ' ');
+    const milliamps = (1000 * own['R1']!.amps).toPrecision(3);
+    expect(said).toContain(
+      `R1 is ${own['R1']!.value} Ω here and carries ${milliamps} mA; the sender’s is 1 kΩ and carries 3.00 mA.`,
+    );
+    expect(said).toContain('The sender’s build has a resistor R2 of');
+    expect(said).toContain('The build worked out here has a supply B1 of');
+    expect(said).not.toContain('D1');
   });
 
   it('imports nothing from a file that is not whole', async () => {

@@ -133,7 +133,9 @@ describe('a new lesson', () => {
     Object.assign(new File([text], 'lesson.json', { type: 'application/json' }), { text: async () => text });
 
   it('comes in from a file, and says where the sender’s lamps differ', async () => {
-    jest.mocked(importLesson).mockResolvedValue(done({ id: 8, note: 'The sender’s red lamp has 2.10 V.' }));
+    jest
+      .mocked(importLesson)
+      .mockResolvedValue(done({ id: 8, differences: ['The sender’s red lamp has 2.10 V.'] }));
     const { user } = show(<NewLesson />);
     await user.upload(screen.getByLabelText('Lesson file (JSON)'), file('{}'));
     await screen.findByText(/The sender’s red lamp has 2.10 V/u);

@@ -1,6 +1,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import fc from 'fast-check';
+import { builtDiffers, builtOf } from './lesson/built';
 import { randomCircuit } from '../../../tests/support/randomCircuit';
 import { solve } from '../solver/solve';
 import { singleDefaults } from '../patterns/single/params';
@@ -197,6 +198,7 @@ describe('lesson files', () => {
     plan: sheetWith().plan,
     lamp: LAMPS.red,
     lamps: [LAMPS.red],
+    built: builtOf(sheetWith().circuit),
   };
 
   it('go out and come back the same', () => {
@@ -229,6 +231,18 @@ describe('lesson files', () => {
         }),
       ),
     ).toMatchObject({ code: 'bad-field' });
+  });
+
+  it('carry what every part is and carries, and tell what is otherwise elsewhere', () => {
+    const here = lesson.built;
+    const r1 = here.find(({ part }) => part === 'R1')!;
+    expect(r1.amps).toBeCloseTo(sheetWith().steady.design.amps, 9);
+    expect(builtDiffers(here, here)).toEqual([]);
+    const sent = here.map((built) => (built.part === 'R1' ? { ...built, value: r1.value! * 1.2 } : built));
+    expect(builtDiffers(sent, here).map(({ part }) => part)).toEqual(['R1']);
+    const brighter = here.map((built) => ({ ...built, amps: built.amps * 1.1 }));
+    expect(builtDiffers(brighter, here).map(({ part }) => part)).toEqual(['D1']);
+    expect(builtDiffers([], here).every(({ sent: was }) => was === undefined)).toBe(true);
   });
 
   it('say when the sender’s lamp is another than one’s own', () => {

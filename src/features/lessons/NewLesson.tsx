@@ -7,7 +7,7 @@ import Form from 'react-bootstrap/Form';
 import { PATTERN_IDS, type PatternId } from '@/core';
 import { PATTERN_WORDS } from '@/messages/patterns';
 import { Note } from '@/ui/Note';
-import { importLesson, startLesson } from './actions';
+import { importLesson, startLesson, type Imported } from './actions';
 import { PatternSign } from './PatternSign';
 
 /** Starting from a pattern, or from a file. */
@@ -16,7 +16,7 @@ export function NewLesson() {
   const [title, setTitle] = useState('');
   const [pattern, setPattern] = useState<PatternId>('single');
   const [problem, setProblem] = useState('');
-  const [taken, setTaken] = useState<{ id: number; note: string } | undefined>();
+  const [taken, setTaken] = useState<Imported | undefined>();
   const [pending, start] = useTransition();
   const file = useRef<HTMLInputElement>(null);
   const begin = () =>
@@ -39,7 +39,7 @@ export function NewLesson() {
       if (file.current) file.current.value = '';
       if (!answer.ok) return setProblem(answer.message);
       setProblem('');
-      if (answer.value.note) setTaken(answer.value);
+      if (answer.value.differences.length > 0) setTaken(answer.value);
       else router.push(`/lessons/${answer.value.id}`);
     });
   return (
@@ -104,7 +104,12 @@ export function NewLesson() {
       )}
       {taken && (
         <Note live>
-          Imported. {taken.note}{' '}
+          Imported. Worked out with this house’s parts it is not quite the sender’s lesson:
+          <ul className="mb-1">
+            {taken.differences.map((words) => (
+              <li key={words}>{words}</li>
+            ))}
+          </ul>
           <Button variant="text" className="btn-text" onClick={() => router.push(`/lessons/${taken.id}`)}>
             Open it
           </Button>

@@ -1,4 +1,4 @@
-import { LESSON_FORMAT, makeSheet, serialiseLesson, toCsv, workOut, type LessonFile } from '@/core';
+import { builtOf, LESSON_FORMAT, makeSheet, serialiseLesson, toCsv, workOut, type LessonFile } from '@/core';
 import { sentences } from '@/messages/findings';
 import { stockName } from '@/messages/names';
 import { Missing } from '@/server/failures';
@@ -25,6 +25,7 @@ export async function lessonJson(id: number): Promise<TextFile> {
     ...content,
     lamp: null,
     lamps: sorts.map((type) => figures[type]),
+    built: worked.ok ? builtOf(worked.value.circuit) : [],
   };
   return { name: `${slug(content.title)}.json`, text: serialiseLesson(file) };
 }

@@ -8,6 +8,7 @@ import { extraSchema, EXTRAS_MOST } from '../../kits/extras';
 import { choiceSchema } from '../../sheet/choice';
 import { readJson } from '../json';
 import { problemsOf } from '../problems';
+import { builtSchema } from './built';
 
 export const LESSON_FORMAT = 'mivvet.lesson/1';
 /** How much of the working the students are given. */
@@ -59,6 +60,8 @@ export const lessonFileSchema = z.strictObject({
   lamp: lampFigures.nullable().default(null),
   /** The same for every sort of lamp in the lesson, so that the sums come out the same elsewhere. */
   lamps: z.array(lampFigures).max(9).default([]),
+  /** Every part as it is worked out where the file was written, so that what differs elsewhere can be told. */
+  built: z.array(builtSchema).max(400).default([]),
 });
 
 export type LessonFile = z.output<typeof lessonFileSchema>;
