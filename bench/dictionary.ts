@@ -9,8 +9,8 @@ export function benchDictionary(): Line[] {
   const session = sessionExpectation(sheet, request);
   const noted = [
     { point: 'pack', value: 4.8, step: 0.01 },
-    { point: 'resistor', value: 0, step: 0.01 },
-    { point: 'lamp', value: 4.8, step: 0.01 },
+    { point: 'R1', value: 0, step: 0.01 },
+    { point: 'D1', value: 4.8, step: 0.01 },
   ];
   return [
     {

@@ -170,7 +170,8 @@ export {
 export { asBuilt, type AsBuilt } from './board/asBuilt';
 export { makesWanted } from './board/makesWanted';
 export { extraPart } from './board/readBack';
-export { layOut, type LaidOut, type LayoutRequest } from './board/layout/layOut';
+export { layOut, type LaidOut } from './board/layout/layOut';
+export type { LayoutRequest } from './board/layout/request';
 export { fewestWires, qualityOf, type Quality } from './board/layout/score';
 export { blockLists, wiringOf } from './board/layout/wiring';
 export { diagramOf, type Diagram } from './diagram/diagram';

@@ -23,6 +23,8 @@ export interface Diagnosis {
 const SOMETHING_ELSE_PRIOR = 0.25;
 /** Groups below this share of belief are not named. */
 const NAMED_FROM = 0.03;
+/** Candidates below this share of belief change nothing that is named. */
+const BELIEVED_FROM = 1e-6;
 
 /**
  * Ranks what may be wrong with one bench, "something else" among the candidates.
@@ -66,7 +68,10 @@ function grouped(
   beliefs: readonly number[],
 ): Diagnosis['groups'] {
   const groups: Group[] = [];
-  const order = beliefs.map((_, i) => i).sort((a, b) => beliefs[b]! - beliefs[a]!);
+  const order = beliefs
+    .map((_, i) => i)
+    .filter((i) => beliefs[i]! > BELIEVED_FROM)
+    .sort((a, b) => beliefs[b]! - beliefs[a]!);
   for (const i of order) {
     const signature = dictionary.signatures[i];
     const cause: Cause = {
@@ -150,28 +155,51 @@ function expectedBits(
   beliefs: readonly number[],
   point: number,
 ): number {
-  const live = dictionary.signatures
-    .map((signature, i) => ({
-      belief: beliefs[i]!,
-      mean: signature.means[point]!,
-      sd: deviation(dictionary, signature, meter, point),
-    }))
-    .filter(({ belief }) => belief > 1e-4);
+  const curves = new Map<string, Curve>();
+  dictionary.signatures.forEach((signature, i) => {
+    if (!(beliefs[i]! > 1e-4)) return;
+    const mean = signature.means[point]!;
+    const sd = deviation(dictionary, signature, meter, point);
+    // What reads alike tells nothing apart: it counts as one.
+    const key = `${mean.toPrecision(9)} ${sd.toPrecision(9)}`;
+    const known = curves.get(key);
+    curves.set(key, { mean, sd, belief: beliefs[i]! + (known?.belief ?? 0) });
+  });
+  const live = [...curves.values()];
   if (live.length < 2) return 0;
   let bits = 0;
   for (const source of live) {
     for (let k = 0; k < GRID; k++) {
       const z = -4 + (8 * (k + 0.5)) / GRID;
-      const reading = source.mean + z * source.sd;
-      const own = normal(reading, source);
-      const all = live.reduce((sum, other) => sum + other.belief * normal(reading, other), 0);
+      const own = normal(z, source.sd);
+      const all = density(live, source.mean + z * source.sd);
       bits += source.belief * own * Math.log2(own / all) * ((8 * source.sd) / GRID);
     }
   }
   return bits;
 }
 
-function normal(reading: number, { mean, sd }: { mean: number; sd: number }): number {
-  const z = (reading - mean) / sd;
+/** How the readings of a checkpoint lie under one candidate, or under several that read alike. */
+interface Curve {
+  readonly mean: number;
+  readonly sd: number;
+  readonly belief: number;
+}
+
+/** Standard deviations beyond which a normal curve is nothing. */
+const FAR = 9;
+
+/** Density of a reading under all candidates together. */
+function density(curves: readonly Curve[], reading: number): number {
+  let sum = 0;
+  for (let i = 0; i < curves.length; i++) {
+    const { mean, sd, belief } = curves[i]!;
+    const z = (reading - mean) / sd;
+    if (z < FAR && z > -FAR) sum += belief * normal(z, sd);
+  }
+  return sum;
+}
+
+function normal(z: number, sd: number): number {
   return Math.exp(-0.5 * z * z) / (sd * Math.sqrt(2 * Math.PI));
 }

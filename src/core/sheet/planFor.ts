@@ -1,6 +1,7 @@
 import { asBuilt, type AsBuilt } from '../board/asBuilt';
 import { choiceOf } from '../board/boards';
-import { layOut, type Method } from '../board/layout/layOut';
+import type { Method } from '../board/layout/attempts';
+import { layOut } from '../board/layout/layOut';
 import { qualityOf, type Quality } from '../board/layout/score';
 import { makesWanted } from '../board/makesWanted';
 import type { JumperColour, Plan } from '../board/plan';

@@ -4,7 +4,7 @@ import type { Step } from '../assembly/step';
 import type { AsBuilt } from '../board/asBuilt';
 import { buildType } from '../board/boards';
 import { boardOf } from '../board/copper';
-import type { Method } from '../board/layout/layOut';
+import type { Method } from '../board/layout/attempts';
 import type { Quality } from '../board/layout/score';
 import type { Plan } from '../board/plan';
 import type { SupplyChoice } from '../catalogue/supplies';

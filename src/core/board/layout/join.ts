@@ -1,14 +1,7 @@
-import { distance, type Hole } from '../geometry';
 import type { Lattice } from './lattice';
 import type { Occupancy } from './occupancy';
 import { WEIGHTS } from './weights';
-
-/** A wire between two holes, for the net of a number. */
-export interface Link {
-  readonly net: number;
-  readonly a: number;
-  readonly b: number;
-}
+import { coveredBy, passed, wireCost, type Ground, type Link } from './wirePrice';
 
 interface Group {
   /** Holes into which the end of a wire may go. */
@@ -38,32 +31,30 @@ export interface JoinRequest {
 export function joinNets(request: JoinRequest): Link[] | undefined {
   const { occupancy, kept } = request;
   const { lattice } = occupancy;
-  const links: Link[] = [];
-  const takeEnd = (hole: number, net: number) => {
-    if (lattice.board.copper !== 'pads') occupancy.take(hole, net);
-  };
-  for (const link of kept) {
-    const own = [link.a, link.b].every((hole) => occupancy.joins(hole, link.net) && occupancy.isFree(hole));
-    if (!own && lattice.board.copper !== 'pads') continue;
-    takeEnd(link.a, link.net);
-    takeEnd(link.b, link.net);
-    links.push(link);
-  }
+  const own = kept.filter(
+    ({ net, a, b }) =>
+      lattice.board.copper === 'pads' ||
+      [a, b].every((hole) => occupancy.joins(hole, net) && occupancy.isFree(hole)),
+  );
+  for (const link of own) takeEnds(occupancy, link);
+  let links: Link[] = own;
   for (const net of request.nets) {
-    const joined = joinOne(request, net, links, takeEnd);
+    const joined = joinOne(request, net, links);
     if (!joined) return undefined;
-    links.push(...joined);
+    links = [...links, ...joined];
   }
   return links;
 }
 
+/** On pads a wire ends under the leg itself and takes no place of its own. */
+export function takeEnds(occupancy: Occupancy, { a, b, net }: Link): void {
+  if (occupancy.lattice.board.copper === 'pads') return;
+  occupancy.take(a, net);
+  occupancy.take(b, net);
+}
+
 /** The wires of one net, beside those that were laid before. */
-function joinOne(
-  request: JoinRequest,
-  net: number,
-  laid: readonly Link[],
-  takeEnd: (hole: number, net: number) => void,
-): Link[] | undefined {
+export function joinOne(request: JoinRequest, net: number, laid: readonly Link[]): Link[] | undefined {
   const { occupancy } = request;
   const { lattice } = occupancy;
   const groups = groupsOf(request, net);
@@ -80,18 +71,19 @@ function joinOne(
     edges.push({ link, ends: [i!, j!], kept: true });
   }
   const links = [...laid];
+  const ground: Ground = { occupancy, links, under: coveredBy(lattice, links) };
   for (let joined = components(groups, find); joined > 1; joined--) {
-    const best = cheapest(occupancy, groups, find, links, net);
+    const best = cheapest(ground, groups, find, net);
     if (!best) return undefined;
     root[find(best.i)] = find(best.j);
-    takeEnd(best.a, net);
-    takeEnd(best.b, net);
+    const link = { net, ...inReadingOrder(lattice, best.a, best.b) };
+    takeEnds(occupancy, link);
     if (lattice.board.copper !== 'pads') {
       for (const group of groups)
         group.open = group.open.filter((hole) => hole !== best.a && hole !== best.b);
     }
-    const link = { net, ...inReadingOrder(lattice, best.a, best.b) };
     links.push(link);
+    for (const { hole } of passed(lattice, link.a, link.b)) ground.under[hole]!++;
     edges.push({ link, ends: [best.i, best.j], kept: false });
   }
   return withoutDeadEnds(groups, edges);
@@ -121,13 +113,12 @@ function components(groups: readonly Group[], find: (i: number) => number): numb
 }
 
 function cheapest(
-  occupancy: Occupancy,
+  ground: Ground,
   groups: readonly Group[],
   find: (i: number) => number,
-  links: readonly Link[],
   net: number,
 ): { a: number; b: number; i: number; j: number } | undefined {
-  const { holes } = occupancy.lattice;
+  const { holes } = ground.occupancy.lattice;
   let best: { a: number; b: number; i: number; j: number } | undefined;
   let least = Infinity;
   for (let i = 0; i < groups.length; i++) {
@@ -138,7 +129,7 @@ function cheapest(
           const [from, to] = [holes[a]!, holes[b]!];
           const square = (from.x - to.x) ** 2 + (from.y - to.y) ** 2;
           if (square * WEIGHTS.wire * WEIGHTS.wire >= least * least) continue;
-          const cost = wireCost(occupancy, a, b, links, net);
+          const cost = wireCost(ground, a, b, net, least);
           if (cost < least) {
             least = cost;
             best = { a, b, i, j };
@@ -148,77 +139,6 @@ function cheapest(
     }
   }
   return best;
-}
-
-function wireCost(occupancy: Occupancy, a: number, b: number, links: readonly Link[], net: number): number {
-  const { holes, board } = occupancy.lattice;
-  const [from, to] = [holes[a]!, holes[b]!];
-  let cost = WEIGHTS.wire * distance(from, to);
-  if (from.x !== to.x && from.y !== to.y) cost += WEIGHTS.slant;
-  for (const link of links) {
-    if (link.net === net && board.copper === 'pads') continue;
-    if (crosses(from, to, holes[link.a]!, holes[link.b]!)) cost += WEIGHTS.crossing;
-  }
-  if (board.copper === 'pads') return cost;
-  return cost + passingCost(occupancy, a, b) + WEIGHTS.overLeg * endsUnder(occupancy, a, b, links);
-}
-
-/** What it costs that a wire passes over bodies, and over holes with a leg or the end of a wire in them. */
-function passingCost(occupancy: Occupancy, a: number, b: number): number {
-  let cost = 0;
-  for (const { hole, off } of passed(occupancy.lattice, a, b)) {
-    if (occupancy.netAt[hole]! >= 0) cost += off < 1e-9 ? WEIGHTS.overLeg : WEIGHTS.nearLeg;
-    else if (!occupancy.isFree(hole)) cost += WEIGHTS.overBody;
-  }
-  return cost;
-}
-
-/** How many ends of a wire would go into holes that another wire lies over. */
-function endsUnder({ lattice }: Occupancy, a: number, b: number, links: readonly Link[]): number {
-  let under = 0;
-  for (const link of links) {
-    if (passed(lattice, link.a, link.b).some(({ hole }) => hole === a || hole === b)) under++;
-  }
-  return under;
-}
-
-/** How near to the middle of a hole a wire lies over it, in pitches. */
-const OVER = 0.4;
-
-/** The holes that a straight wire from one to another lies over, and how far its axis is off their middles. */
-function passed(lattice: Lattice, a: number, b: number): { hole: number; off: number }[] {
-  const [from, to] = [lattice.holes[a]!, lattice.holes[b]!];
-  const [dx, dy] = [to.x - from.x, to.y - from.y];
-  const steps = Math.max(Math.abs(dx), Math.abs(dy));
-  const straight = steps / Math.hypot(dx, dy);
-  const found: { hole: number; off: number }[] = [];
-  for (let i = 1; i < steps; i++) {
-    const [x, y] = [from.x + (dx / steps) * i, from.y + (dy / steps) * i];
-    const [column, row] = [Math.round(x), Math.round(y)];
-    const off = Math.max(Math.abs(x - column), Math.abs(y - row)) * straight;
-    if (off > OVER) continue;
-    const hole = lattice.placeAt(column, row);
-    if (hole >= 0) found.push({ hole, off });
-  }
-  return found;
-}
-
-/** Whether two straight wires cross or lie over each other, their ends not counted when they share one. */
-export function crosses(a: Hole, b: Hole, c: Hole, d: Hole): boolean {
-  const [abc, abd, cda, cdb] = [side(a, b, c), side(a, b, d), side(c, d, a), side(c, d, b)];
-  if (abc === 0 && abd === 0) {
-    const [x, y] = [overlap(a.x, b.x, c.x, d.x), overlap(a.y, b.y, c.y, d.y)];
-    return x >= 0 && y >= 0 && x + y > 0;
-  }
-  return abc * abd < 0 && cda * cdb < 0;
-}
-
-function side(p: Hole, q: Hole, r: Hole): number {
-  return Math.sign((q.x - p.x) * (r.y - p.y) - (q.y - p.y) * (r.x - p.x));
-}
-
-function overlap(p: number, q: number, r: number, s: number): number {
-  return Math.min(Math.max(p, q), Math.max(r, s)) - Math.max(Math.min(p, q), Math.min(r, s));
 }
 
 /** Rail ends first, then upper, then left. */

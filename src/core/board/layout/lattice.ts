@@ -27,7 +27,16 @@ const ROWS_MOST = 1000;
 
 const PLUG_COLUMNS: readonly string[] = [...LEFT_COLUMNS, ...RIGHT_COLUMNS];
 
+const KNOWN = new WeakMap<BoardSpec, Lattice>();
+
+/** The lattice of a board, worked out once for each. */
 export function latticeOf(board: BoardSpec): Lattice {
+  const lattice = KNOWN.get(board) ?? lattices(board);
+  KNOWN.set(board, lattice);
+  return lattice;
+}
+
+function lattices(board: BoardSpec): Lattice {
   const holes = boardHoles(board);
   const strips = new Map<string, number>();
   const members: number[][] = [];

@@ -84,6 +84,14 @@ export class Occupancy {
     this.ofNet[net]!.push(hole);
   }
 
+  /** Takes the end of a wire out again: the copper stays with its net, whose legs are there. */
+  release(hole: number): void {
+    const net = this.netAt[hole]!;
+    if (net === NOBODY) return;
+    this.netAt[hole] = NOBODY;
+    this.ofNet[net]!.splice(this.ofNet[net]!.lastIndexOf(hole), 1);
+  }
+
   isCovered(hole: number): boolean {
     return this.covers[hole] !== 0;
   }

@@ -16,6 +16,9 @@ export interface Arrangement {
   readonly left: readonly string[];
 }
 
+/** Ways to put each kind of thing on a bare board, from usual to odd, kept from layout to layout. */
+const WAYS = new WeakMap<Lattice, Map<string, readonly Candidate[]>>();
+
 /** Puts one thing after another where it costs least, given those that lie there already. */
 export class Placer {
   readonly occupancy: Occupancy;
@@ -27,10 +30,7 @@ export class Placer {
   private readonly ground: Ground;
   private readonly prices: Prices;
 
-  constructor(
-    private readonly setting: Setting,
-    private readonly ways: Map<string, readonly Candidate[]>,
-  ) {
+  constructor(private readonly setting: Setting) {
     this.occupancy = new Occupancy(setting.lattice, setting.netNumber.size);
     this.bodies = new Bodies(setting.lattice, this.occupancy);
     this.ground = new Ground(setting.lattice, setting.perBand);
@@ -70,15 +70,18 @@ export class Placer {
   }
 
   private waysOf(body: Thing): readonly Candidate[] {
-    const known = this.ways.get(body.kind);
+    const { lattice, lamps } = this.setting;
+    const sort = `${body.kind} ${Object.keys(body.legs).join()} ${lamps}`;
+    const ways = WAYS.get(lattice) ?? new Map<string, readonly Candidate[]>();
+    WAYS.set(lattice, ways);
+    const known = ways.get(sort);
     if (known) return known;
-    const { lattice } = this.setting;
-    const all = candidatesFor(body, lattice, this.setting.lamps).map((way) => ({
+    const all = candidatesFor(body, lattice, lamps).map((way) => ({
       ...way,
       oddity: way.oddity + this.placeCost(way.holes),
     }));
     const sorted = all.sort((a, b) => a.oddity - b.oddity);
-    this.ways.set(body.kind, sorted);
+    ways.set(sort, sorted);
     return sorted;
   }
 

@@ -3,7 +3,7 @@ import { boardOf } from '../copper';
 import { distance, holeOf } from '../geometry';
 import type { Circuit } from '../../circuit/circuit';
 import type { Plan } from '../plan';
-import { crosses } from './join';
+import { crosses } from './wirePrice';
 import { WEIGHTS } from './weights';
 
 /** How good a plan is to build from: fewer and shorter wires, none over another. */
