@@ -60,7 +60,7 @@ function lessonJson(sheet: Sheet) {
       worstLow: check.worstLow,
       worstHigh: check.worstHigh,
     })),
-    steps: steps.map(stepJson),
+    steps: steps.map((step) => stepJson(step, suppliesOf(sheet))),
     kit: kit.lines.map(({ key, each, need, spares, short, per, parts }) => ({
       key,
       each,
@@ -118,9 +118,13 @@ function pointJson(point: Checkpoint) {
   return { ...point, unit: UNITS[point.measure] };
 }
 
+function suppliesOf({ circuit }: Sheet): string[] {
+  return circuit.parts.filter(({ kind }) => kind === 'supply').map(({ id }) => id);
+}
+
 /** The supply stands beside the board for every test with power, so that what stands is the ids up to a step. */
-function stepJson(step: Step) {
-  const tested = step.action === 'block-gate' && step.gate.power ? ['B1'] : [];
+function stepJson(step: Step, supplies: readonly string[]) {
+  const tested = step.action === 'block-gate' && step.gate.power ? supplies : [];
   const taped = step.action === 'lay-tape' ? [step.tape] : [];
   const legs = 'legs' in step ? { legs: legsJson(step.legs) } : {};
   const pieces =

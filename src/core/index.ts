@@ -1,6 +1,7 @@
 /** The one door into the core for everybody outside. Grouped as the folders are. */
 
 // findings
+export { formatQuotient, formatSum } from './quantities/sums';
 export { accepted, finding, refused, type Finding, type Outcome, type Severity } from './findings/finding';
 export type { FindingCode, FindingData } from './findings/codes';
 // quantities

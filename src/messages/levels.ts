@@ -3,6 +3,8 @@ import {
   formatEntered,
   formatOhms,
   formatQuantity,
+  formatQuotient,
+  formatSum,
   MINUS,
   type Level,
   type Sheet,
@@ -53,18 +55,22 @@ function ownSums({ steady }: Sheet): readonly StringSum[] {
 }
 
 function cardLines(sum: StringSum): SumLine[] {
-  const { lamps, wanted, lampVolts, voltsLeft, exactOhms, chosen, sideBySide } = sum;
+  const { lamps, wanted, lampVolts, zener, voltsLeft, lessOhms, exactOhms, chosen, sideBySide } = sum;
+  const taken = [...(zener ? [zener.volts] : []), lampVolts];
+  const supplyVolts = voltsLeft + taken.reduce((all, volts) => all + volts, 0);
+  const left = formatSum([supplyVolts, ...taken.map((volts) => -volts)], 'V');
+  const quotient = formatQuotient(voltsLeft, wanted);
   const one = lamps.length === 1 || sideBySide;
   const takes = one ? `a lamp takes ${V(lampVolts)}` : `${lamps.length} lamps take ${V(lampVolts)}`;
   return [
     {
       name: 'volts for the resistor',
-      work: `${V(voltsLeft + lampVolts)} ${MINUS} ${V(lampVolts)}, as ${takes}`,
-      figure: V(voltsLeft),
+      work: `${left.terms.join(` ${MINUS} `)}, as ${zener ? `the zener takes ${V(zener.volts)} and ` : ''}${takes}`,
+      figure: left.total,
     },
     {
       name: 'divided by the current',
-      work: `${V(voltsLeft)} ÷ ${formatEntered(wanted, 'A')}, less the supply’s own ohms`,
+      work: `${quotient.volts} ÷ ${formatEntered(wanted, 'A')}${lessOhms > 0 ? ', less the supply’s own ohms' : ''}`,
       figure: formatQuantity(exactOhms, 'Ω'),
     },
     bandLine(chosen),

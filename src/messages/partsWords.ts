@@ -1,4 +1,4 @@
-import { BOARDS, type BoardId, type Sheet } from '@/core';
+import { BOARDS, isCommonCathode, thingsOf, type BoardId, type Kind, type Sheet, type Thing } from '@/core';
 import { lampName, supplyName } from './names';
 import { listWords } from './stepWords';
 
@@ -8,28 +8,45 @@ export interface PartWords {
   readonly told: string;
 }
 
+/** How the legs of each kind are told apart; lamps, resistors and the supply have sections of their own. */
+const TOLD: Readonly<Record<Kind, string | undefined>> = {
+  supply: undefined,
+  resistor: undefined,
+  led: undefined,
+  wire: undefined,
+  signal: undefined,
+  zener: 'A band at one end. It works backwards: the banded end goes towards plus.',
+  potentiometer:
+    'Three legs, no polarity. The middle one is the slider; with the outer ones exchanged the knob only turns the other way.',
+  switch:
+    'No polarity. Of a button with four legs two and two are joined inside: take two that lie cornerwise.',
+  capacitor:
+    'A tall round one has a stripe beside its minus leg, and its longer leg is plus. A flat ceramic one has no polarity.',
+  inductor: 'No polarity.',
+  diode: 'A ring at one end: that is the cathode, and current leaves there.',
+  transistor:
+    'Three legs. Hold it with the flat face towards you, legs down, and read them from the left; their order is another one from type to type.',
+  timer: 'A notch or a dot marks the end with pin 1; pins are counted down the left and up the right.',
+  ldr: 'Two legs, no polarity: its face must see the light.',
+  speaker: 'Two legs; a plus is marked, and it sounds the same either way.',
+  pin: 'Told by the number printed on the controller’s board.',
+};
+
 /** Parts besides lamps and resistors: how their legs are told apart. */
-export function otherParts({ circuit, pattern }: Sheet): PartWords[] {
-  const ids = (kind: string) => circuit.parts.filter((part) => part.kind === kind).map(({ id }) => id);
-  const rows = [
-    { ids: ids('zener'), told: 'A band at one end. It works backwards: the banded end goes towards plus.' },
-    {
-      ids: ids('potentiometer'),
-      told: 'Three legs, no polarity. The middle one is the slider; with the outer ones exchanged the knob only turns the other way.',
-    },
-    {
-      ids: ids('switch'),
-      told: 'No polarity. Of a button with four legs two and two are joined inside: take two that lie cornerwise.',
-    },
-  ];
-  const others = rows.flatMap(({ ids: own, told }) => (own.length ? [{ name: listWords(own), told }] : []));
-  return pattern === 'rgb' ? [...threeColours(circuit), ...others] : others;
+export function otherParts({ circuit }: Sheet): PartWords[] {
+  const kinds = [...new Set(circuit.parts.map(({ kind }) => kind))];
+  const others = kinds.flatMap((kind) => {
+    const told = TOLD[kind];
+    const ids = circuit.parts.filter((part) => part.kind === kind).map(({ id }) => id);
+    return told ? [{ name: listWords(ids), told }] : [];
+  });
+  const housed = thingsOf(circuit).filter(({ kind }) => kind === 'rgb');
+  return [...housed.flatMap(threeColours), ...others];
 }
 
 /** Leg order of a three-colour lamp, and how an unknown one is told with two wires. */
-function threeColours(circuit: Sheet['circuit']): PartWords[] {
-  const lamps = circuit.parts.filter((part) => part.body !== undefined);
-  const cathode = new Set(lamps.map((part) => part.pins['cathode'])).size === 1;
+function threeColours(lamp: Thing): PartWords[] {
+  const cathode = isCommonCathode(lamp);
   const [own, other, end] = cathode ? ['cathode', 'anode', 'minus'] : ['anode', 'cathode', 'plus'];
   return [
     {

@@ -120,8 +120,8 @@ describe('the parts in words', () => {
 
   it('name each zener, knob and button, and nothing where there is none', () => {
     expect(otherParts(patternSheet('gauge', {}, 'full')).map(({ name }) => name)).toEqual([
-      'Z1, Z2 and Z3',
       'S1',
+      'Z1, Z2 and Z3',
     ]);
     expect(otherParts(sheetWith())).toEqual([]);
   });

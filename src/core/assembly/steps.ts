@@ -45,10 +45,10 @@ export function buildSteps(plan: Plan, circuit: Circuit, built: AsBuilt, wishes:
       : kind === 'soldered'
         ? solderedSteps(ground, batch)
         : tapedSteps(ground, built);
-  const changes = walk.slice(1).map(({ ohms, amps, brightness, beyond }): Step => ({
+  const changes = walk.slice(1).map(({ part, ohms, amps, brightness, beyond }): Step => ({
     id: `walk-${ohms}`,
     action: 'change-part',
-    part: 'R1',
+    part,
     ohms,
     amps,
     brightness,

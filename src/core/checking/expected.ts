@@ -1,8 +1,11 @@
 import type { MeterFigures } from '../catalogue/meter';
 import type { Circuit } from '../circuit/circuit';
 import { accepted, type Outcome } from '../findings/finding';
-import { isGapped, isProbed, type Checkpoint } from '../observe/checkpoint';
+import { isGapped, isProbed, type Checkpoint, type Gapped } from '../observe/checkpoint';
 import { bandPoints, burdensFor } from '../observe/draws';
+import { withHeld } from '../observe/held';
+import { observe } from '../observe/observe';
+import { gapAmps } from '../observe/read';
 import type { Band, BandOptions } from '../tolerance/bands';
 import { histogram, type Histogram } from '../tolerance/histogram';
 
@@ -12,6 +15,8 @@ export interface Expected extends Band {
   readonly histogram: Histogram;
   /** Ohms that the meter itself adds, for a current in series. */
   readonly burden?: number;
+  /** The current there while no meter is in it. */
+  readonly alone?: number;
 }
 
 export interface Expectation {
@@ -19,6 +24,12 @@ export interface Expectation {
   readonly samples: number;
   readonly seed: number;
   readonly unsettled: number;
+}
+
+/** The current at a gap that is closed again. */
+function aloneAt(circuit: Circuit, point: Gapped): number {
+  const seen = observe(withHeld(circuit, point.held));
+  return seen.ok ? Math.abs(gapAmps(seen.value, point)) : 0;
 }
 
 /**
@@ -38,7 +49,7 @@ export function expectedReadings(
     ...band,
     point: points[i]!,
     histogram: histogram(sorted),
-    ...(isGapped(points[i]!) ? { burden: burdens[i]! } : {}),
+    ...(isGapped(points[i]!) ? { burden: burdens[i]!, alone: aloneAt(circuit, points[i]!) } : {}),
   }));
   return accepted({
     points: bands,

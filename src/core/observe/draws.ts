@@ -8,7 +8,7 @@ import { setByHand, withHeld } from './held';
 import { burdenAt, METER, metered, nodeAt, VOLTMETER_OHMS, type MeterUse } from './meter';
 import type { Observation } from './observation';
 import { observe, reportOf, tied } from './observe';
-import { read } from './read';
+import { gapAmps, read } from './read';
 
 /** A circuit whose checks are the readings of some checkpoints, so that one draw gives all of them. */
 interface Bench {
@@ -155,8 +155,7 @@ export function burdensFor(circuit: Circuit, points: readonly Checkpoint[], mete
     if (!isGapped(point)) return 0;
     const seen = observe(withHeld(circuit, point.held));
     if (!seen.ok) return burdenAt(meter, 0);
-    const report = reportOf(seen.value, point.gap.part);
-    return burdenAt(meter, report.pins[point.gap.pin] ?? report.amps);
+    return burdenAt(meter, gapAmps(seen.value, point));
   });
 }
 

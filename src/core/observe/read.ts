@@ -1,6 +1,6 @@
 import { rangeFor, type MeterFigures } from '../catalogue/meter';
 import { accepted, finding, refused, type Outcome } from '../findings/finding';
-import { isGapped, UNITS, type Checkpoint } from './checkpoint';
+import { isGapped, UNITS, type Checkpoint, type Gapped } from './checkpoint';
 import { withHeld } from './held';
 import { lampsSeen, type Look } from './looks';
 import { burdenAt, METER, metered, nodeAt, type MeterUse } from './meter';
@@ -64,7 +64,7 @@ function settled(value: number): number {
 }
 
 /** The current at a gap without the meter, which decides its range. */
-function gapAmps(seen: Observation, point: Extract<Checkpoint, { measure: 'amps' | 'meanAmps' }>): number {
+export function gapAmps(seen: Observation, point: Gapped): number {
   const report = reportOf(seen, point.gap.part);
   return report.pins[point.gap.pin] ?? report.amps;
 }

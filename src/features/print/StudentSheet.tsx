@@ -125,7 +125,7 @@ function Sum({ sheet, style, level }: { sheet: Sheet; style: HouseStyle; level: 
   return sheet.steady.loop ? (
     <WorkingTable steady={sheet.steady} loop={sheet.steady.loop} style={style} />
   ) : (
-    <StringWork steady={sheet.steady} style={style} />
+    <StringWork sheet={sheet} style={style} />
   );
 }
 

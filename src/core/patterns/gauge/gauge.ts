@@ -176,8 +176,11 @@ function rungFor(
         lamps,
         wanted: params.amps,
         lampVolts,
+        zener: { part: z, volts: ZENERS[best.zener].vz },
         voltsLeft,
+        lessOhms: 0,
         exactOhms: best.exact,
+        ...(best.exact > voltsLeft / params.amps ? { guardOhms: GUARD_OHMS } : {}),
         chosen: best.chosen,
       },
       parts: [

@@ -99,7 +99,8 @@ function sumsFor(params: RgbParams, { shelf, style }: Means): Outcome<StringSum[
     const junction = new Junction(shelf.lamps[type]);
     const lampVolts = junction.voltsAt(params.amps[type]);
     const voltsLeft = volts - lampVolts;
-    const exactOhms = (voltsLeft - total * ohms) / wanted;
+    const lessOhms = (total * ohms) / wanted;
+    const exactOhms = voltsLeft / wanted - lessOhms;
     if (exactOhms <= 0) {
       const needVolts = lampVolts + total * ohms;
       const amps = ampsOf([junction], volts, ohms);
@@ -112,7 +113,8 @@ function sumsFor(params: RgbParams, { shelf, style }: Means): Outcome<StringSum[
     }
     const resistor = `R${i + 1}`;
     const lamps = [{ part: lampId(type), type, volts: lampVolts }];
-    sums.push({ resistor, alike: [resistor], lamps, wanted, lampVolts, voltsLeft, exactOhms, chosen });
+    const alike = [resistor];
+    sums.push({ resistor, alike, lamps, wanted, lampVolts, voltsLeft, lessOhms, exactOhms, chosen });
   }
   // One resistor for all three is sized for the colour that leaves the most volts: red.
   const value = params.resistors === 'shared' ? sums.slice(0, 1) : sums;

@@ -82,6 +82,7 @@ function stringSum(
     wanted,
     lampVolts,
     voltsLeft,
+    lessOhms: shared,
     exactOhms,
     chosen,
   });

@@ -55,8 +55,14 @@ export interface StringSum {
   readonly lamps: readonly { readonly part: string; readonly type: LampType; readonly volts: Volts }[];
   readonly wanted: Amps;
   readonly lampVolts: Volts;
+  /** A zener in the string, which takes its volts first. */
+  readonly zener?: { readonly part: string; readonly volts: Volts };
   readonly voltsLeft: Volts;
+  /** What the supply's own ohms, with the currents of all strings in them, take off. */
+  readonly lessOhms: Ohms;
   readonly exactOhms: Ohms;
+  /** Less is not fitted, whatever the sum says: it guards the lamp where the volts rise. */
+  readonly guardOhms?: Ohms;
   readonly chosen: Ohms;
   /** The lamps are not one behind the other but all on this resistor: their volts do not add up, their currents do. */
   readonly sideBySide?: boolean;
@@ -64,6 +70,8 @@ export interface StringSum {
 
 /** A resistor of the row that a class walks down. */
 export interface WalkRow {
+  /** The resistor that is changed. */
+  readonly part: string;
   readonly ohms: Ohms;
   readonly amps: Amps;
   readonly brightness: Brightness;

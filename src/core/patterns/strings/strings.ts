@@ -247,6 +247,7 @@ function sharedBank(
     wanted: total,
     lampVolts,
     voltsLeft: volts - lampVolts,
+    lessOhms: ohms,
     exactOhms,
     chosen,
     sideBySide: true,

@@ -53,7 +53,13 @@ function design(params: WalkDownParams, means: Means): Outcome<Design> {
     .reverse()
     .map((ohms): WalkRow => {
       const amps = ampsWith(ohms);
-      return { ohms, amps, brightness: brightnessAt(amps, lamp.maxAmps), beyond: amps > lamp.maxAmps };
+      return {
+        part: 'R1',
+        ohms,
+        amps,
+        brightness: brightnessAt(amps, lamp.maxAmps),
+        beyond: amps > lamp.maxAmps,
+      };
     })
     .filter(({ amps }) => amps >= START_AMPS);
   const walked = spread(

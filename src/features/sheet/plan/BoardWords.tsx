@@ -1,4 +1,4 @@
-import { BOARD_CHOICES, choiceOf, DEFAULT_BUILD, type PatternChoice, type Sheet } from '@/core';
+import { BOARD_CHOICES, BOARDS, choiceOf, DEFAULT_BUILD, type PatternChoice, type Sheet } from '@/core';
 import { Choice } from '@/features/wish/Words';
 import { BOARD_NAMES } from '@/messages/names';
 import { lengthWords } from '@/messages/lengths';
@@ -22,7 +22,7 @@ const METHODS: Readonly<Record<Sheet['method'], string>> = {
 export function BoardWords({ sheet, choice, onChoice }: Props) {
   const build = choice.build ?? DEFAULT_BUILD;
   const put = (change: Partial<typeof build>) => onChoice({ ...choice, build: { ...build, ...change } });
-  const plugged = ['mini', 'half', 'full', 'full-split'].includes(build.board);
+  const plugged = BOARDS[sheet.plan.board].copper === 'rows';
   const { quality } = sheet;
   return (
     <section className="ruled">

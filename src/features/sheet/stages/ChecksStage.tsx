@@ -1,4 +1,4 @@
-import { formatQuantity, type Sheet } from '@/core';
+import { formatQuantity, type Expected, type Sheet } from '@/core';
 import { BandChart } from '@/features/charts/BandChart';
 import { pointName, probeWords } from '@/messages/points';
 import { Changed } from '../Changed';
@@ -34,7 +34,7 @@ export function ChecksStage({ sheet, printHref }: { sheet: Sheet; printHref: str
                     {pointName(point.point)}
                     <div className="small-print">
                       {probeWords(point.point)}
-                      {point.burden !== undefined && `; the meter’s own ${q2(point.burden)} is counted in`}
+                      {burdenWords(point)}
                     </div>
                   </th>
                   <td className="amount strong">
@@ -68,6 +68,14 @@ export function ChecksStage({ sheet, printHref }: { sheet: Sheet; printHref: str
       </p>
     </>
   );
+}
+
+/** What the meter does to the current that it measures; where that is plain to see, what flows without it. */
+function burdenWords({ burden, alone, typical }: Expected): string {
+  if (burden === undefined) return '';
+  const counted = `; the meter’s own ${q2(burden)} is counted in`;
+  const apart = alone !== undefined && Math.abs(alone / Math.abs(typical) - 1) > 0.02;
+  return apart ? `${counted}, without it ${formatQuantity(alone, 'A')} flow` : counted;
 }
 
 function q2(ohms: number): string {

@@ -5,6 +5,8 @@ import {
   formatOhms,
   formatPercent,
   formatQuantity,
+  formatQuotient,
+  formatSum,
   letterCode,
   MINUS,
   SUPPLIES,
@@ -62,10 +64,14 @@ export function WorkingTable({ steady, loop, style }: Props) {
 
 function working({ steady, loop, style }: Props): SumLine[] {
   const { supply, supplyFigures, design, hottest, rating, life } = steady;
-  const { lamp, chosen, lampVolts, voltsLeft, wanted, loopOhms, exactOhms, around } = loop;
+  const { lamp, chosen, lampVolts, voltsLeft, wanted, loopOhms, around } = loop;
   const [now, hot] = [loopAt(design), loopAt(hottest)];
   const perCell = supplyFigures.volts / supply.cells;
   const cells = SUPPLIES[supply.kind].cellsMost > 1 && supply.cells > 1;
+  const left = formatSum([supplyFigures.volts, -lampVolts], 'V');
+  const quotient = formatQuotient(voltsLeft, wanted);
+  const less = formatSum([loopOhms, -supplyFigures.ohms], 'Ω');
+  const together = formatSum([now.resistorVolts, now.lampVolts, design.amps * supplyFigures.ohms], 'V');
   const between = [around.down, around.up].filter((ohms) => ohms !== undefined).map(formatOhms);
   return [
     {
@@ -80,18 +86,18 @@ function working({ steady, loop, style }: Props): SumLine[] {
     },
     {
       name: 'volts left for the resistor',
-      work: `${V(supplyFigures.volts)} ${MINUS} ${V(lampVolts)}`,
-      figure: V(voltsLeft),
+      work: left.terms.join(` ${MINUS} `),
+      figure: left.total,
     },
     {
       name: 'divided by the wanted current',
-      work: `${V(voltsLeft)} ÷ ${formatEntered(wanted, 'A')}`,
-      figure: formatQuantity(loopOhms, 'Ω', 4),
+      work: `${quotient.volts} ÷ ${formatEntered(wanted, 'A')}`,
+      figure: quotient.ohms,
     },
     {
       name: 'less the supply’s own ohms',
-      work: `${formatQuantity(loopOhms, 'Ω', 4)} ${MINUS} ${formatEntered(supplyFigures.ohms, 'Ω')}`,
-      figure: formatQuantity(exactOhms, 'Ω', 4),
+      work: less.terms.join(` ${MINUS} `),
+      figure: less.total,
     },
     {
       name: `to choose from, ${{ up: 'next value up', nearest: 'nearest value', walk: 'walked down' }[loop.rounding]}`,
@@ -116,8 +122,8 @@ function working({ steady, loop, style }: Props): SumLine[] {
     },
     {
       name: 'the volts add up',
-      work: `${V(now.resistorVolts)} + ${V(now.lampVolts)} + ${formatQuantity(design.amps * supplyFigures.ohms, 'V', 2)} inside the supply`,
-      figure: V(supplyFigures.volts),
+      work: `${together.terms.join(' + ')} inside the supply`,
+      figure: together.total,
     },
     {
       name: 'heat in the resistor',

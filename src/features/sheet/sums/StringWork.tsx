@@ -1,21 +1,30 @@
 import {
   formatEntered,
   formatOhms,
+  formatPercent,
+  formatPlain,
   formatQuantity,
+  formatQuotient,
+  formatSum,
+  isKind,
   MINUS,
+  type Circuit,
   type HouseStyle,
+  type Sheet,
   type SteadySums,
   type StringSum,
 } from '@/core';
+import type { SumLine } from '@/messages/levels';
 import { lampName } from '@/messages/names';
+import { turnWords } from '@/messages/points';
 import { listWords } from '@/messages/stepWords';
 import { SumRows } from './SumBlockTable';
 
 const V = (volts: number) => formatQuantity(volts, 'V');
 
 /** The sum of each string once; strings that are alike share it. */
-export function StringWork({ steady, style }: { steady: SteadySums; style: HouseStyle }) {
-  const shown = steady.strings.filter((sum) => sum.alike[0] === sum.resistor);
+export function StringWork({ sheet, style }: { sheet: Sheet; style: HouseStyle }) {
+  const shown = sheet.steady.strings.filter((sum) => sum.alike[0] === sum.resistor);
   return shown.map((sum) => (
     <section key={sum.resistor} className="ruled">
       <h2>
@@ -23,7 +32,7 @@ export function StringWork({ steady, style }: { steady: SteadySums; style: House
       </h2>
       <table className="table sums">
         <tbody>
-          <SumRows lines={lines(sum, steady, style)} />
+          <SumRows lines={lines(sum, sheet, style)} />
         </tbody>
       </table>
     </section>
@@ -35,25 +44,48 @@ function lampsWords({ lamps, alike, sideBySide }: StringSum): string {
   return alike.length > 1 ? `${names}, ${alike.length} times` : names;
 }
 
-function lines(sum: StringSum, steady: SteadySums, style: HouseStyle) {
-  const { supplyFigures, design } = steady;
+function lines(sum: StringSum, { steady, circuit }: Sheet, style: HouseStyle): SumLine[] {
+  const { design } = steady;
+  const { wanted, zener, lampVolts, voltsLeft, lessOhms, guardOhms } = sum;
   const own = design.lamps.find(({ part }) => part === sum.lamps[0]?.part);
+  const knobs = knobWords(circuit);
+  const supplyVolts = voltsLeft + lampVolts + (zener?.volts ?? 0);
+  const left = formatSum([supplyVolts, ...(zener ? [-zener.volts] : []), -lampVolts], 'V');
+  const loop = formatQuotient(voltsLeft, wanted);
+  const less = formatSum([voltsLeft / wanted, -lessOhms], 'Ω');
   return [
+    ...(zener
+      ? [{ name: `the zener ${zener.part} takes`, work: 'its breakdown volts', figure: V(zener.volts) }]
+      : []),
     {
-      name: `${sum.lamps.length > 1 ? 'the lamps take' : 'the lamp takes'}, at ${formatEntered(sum.wanted, 'A')}`,
+      name: `${sum.lamps.length > 1 ? 'the lamps take' : 'the lamp takes'}, at ${formatEntered(wanted, 'A')}`,
       work: takesWords(sum),
-      figure: V(sum.lampVolts),
+      figure: takenTotal(sum),
     },
-    {
-      name: 'volts left for the resistor',
-      work: `${V(sum.voltsLeft + sum.lampVolts)} ${MINUS} ${V(sum.lampVolts)}`,
-      figure: V(sum.voltsLeft),
-    },
+    { name: 'volts left for the resistor', work: left.terms.join(` ${MINUS} `), figure: left.total },
     {
       name: 'divided by the current',
-      work: `${V(sum.voltsLeft)} ÷ ${formatEntered(sum.wanted, 'A')}${supplyFigures.ohms > 0 ? ', less the supply’s own ohms' : ''}`,
-      figure: formatQuantity(sum.exactOhms, 'Ω', 4),
+      work: `${loop.volts} ÷ ${formatEntered(wanted, 'A')}`,
+      figure: loop.ohms,
     },
+    ...(lessOhms > 0
+      ? [
+          {
+            name: 'less the supply’s own ohms',
+            work: `${less.terms.join(` ${MINUS} `)}${ownWords(sum, steady)}`,
+            figure: less.total,
+          },
+        ]
+      : []),
+    ...(guardOhms === undefined
+      ? []
+      : [
+          {
+            name: 'but no less than',
+            work: 'it guards the lamp when the supply rises',
+            figure: formatOhms(guardOhms),
+          },
+        ]),
     {
       name: `chosen, ${{ up: 'next value up', nearest: 'nearest value', walk: 'walked down' }[style.rounding]}`,
       work: style.values === 'drawer' ? 'from the drawer' : `from the ${style.values} series`,
@@ -63,8 +95,8 @@ function lines(sum: StringSum, steady: SteadySums, style: HouseStyle) {
     ...(own
       ? [
           {
-            name: 'real current with it',
-            work: `solved in the whole circuit, ${Math.round(own.share * 100)} % of the lamp’s limit`,
+            name: knobs ? `real current, ${knobs}` : 'real current with it',
+            work: `solved in the whole circuit, ${formatPercent(own.share)} of the lamp’s limit${knobs ? '; the sum above is for the knob fully up' : ''}`,
             figure: formatQuantity(Math.max(0, own.amps), 'A'),
             strong: true,
           },
@@ -73,9 +105,37 @@ function lines(sum: StringSum, steady: SteadySums, style: HouseStyle) {
   ];
 }
 
+/** Where the knobs of a circuit stand, in words; nothing where there is none. */
+function knobWords({ parts }: Circuit): string {
+  return parts
+    .flatMap((part) =>
+      isKind(part, 'potentiometer') ? [`${part.id} ${turnWords(part.params.position)}`] : [],
+    )
+    .join(', ');
+}
+
+/** The supply's own ohms count more than once where more strings than one pass through them. */
+function ownWords({ lessOhms }: StringSum, { supplyFigures: { ohms } }: SteadySums): string {
+  const times = lessOhms / ohms;
+  return times > 1.01
+    ? `: ${formatEntered(ohms, 'Ω')}, with ${formatPlain(times)} times this current in it`
+    : '';
+}
+
 /** Lamps one behind the other take their volts together; side by side the one that takes most decides. */
 function takesWords({ lamps, sideBySide }: StringSum): string {
   if (lamps.length === 1) return 'off its curve';
-  const volts = lamps.map((lamp) => V(lamp.volts));
-  return sideBySide ? `side by side, the most of ${volts.join(', ')}` : volts.join(' + ');
+  if (sideBySide) return `side by side, the most of ${lamps.map(({ volts }) => V(volts)).join(', ')}`;
+  return formatSum(
+    lamps.map(({ volts }) => volts),
+    'V',
+  ).terms.join(' + ');
+}
+
+function takenTotal({ lamps, lampVolts, sideBySide }: StringSum): string {
+  if (lamps.length === 1 || sideBySide) return V(lampVolts);
+  return formatSum(
+    lamps.map(({ volts }) => volts),
+    'V',
+  ).total;
 }

@@ -64,7 +64,7 @@ function FullWorking({ sheet, style, choice, onChoice }: Omit<Props, 'level'>) {
       {steady.walk && <WalkTable rows={steady.walk} />}
       {steady.knob && <KnobTable rows={steady.knob} />}
       {steady.rungs && <RungTable rows={steady.rungs} />}
-      <StringWork steady={steady} style={style} />
+      <StringWork sheet={sheet} style={style} />
       <LampsAtAges steady={steady} />
       <Totals steady={steady} style={style} />
     </>
