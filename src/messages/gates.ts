@@ -9,7 +9,7 @@ import {
 } from '@/core';
 import { capital, listed } from './grammar';
 import { holeName } from './holes';
-import { looksWords } from './names';
+import { looksWords, ownName } from './names';
 import { heldWords } from './points';
 import { listWords, type StepWords } from './stepWords';
 
@@ -73,7 +73,9 @@ function afterPower(gate: Gate, sheet: Sheet): StepWords {
 /** What is pressed and turned while one looks. */
 export function holdWords({ held }: Gate): string {
   const words = heldWords(held);
-  return words ? `${capital(words.replace(/^([A-Z]\d)/u, 'set $1'))}.` : '';
+  const turned = typeof Object.values(held)[0] === 'number';
+  if (!words) return '';
+  return turned ? `Set ${words}.` : `${capital(words)}.`;
 }
 
 /** Which lamps light, which may glow, and that the others stay dark. */
@@ -87,7 +89,7 @@ export function seenWords(gate: Gate, sheet: Sheet): string {
     infrared.length > 0 &&
       `${listWords(infrared.map(({ part }) => part))}: infrared is not seen; look through a phone’s camera.`,
     may.length > 0 &&
-      `${listWords(may)} ${may.length === 1 ? 'glows' : 'glow'} so faintly that you may not see it.`,
+      `${listWords(may.map((id) => ownName(sheet.circuit, id)))} ${may.length === 1 ? 'glows' : 'glow'} so faintly that you may not see it.`,
     lit.length + may.length === 0 && 'Nothing lights yet.',
     darkWords(gate, sheet),
   ]
@@ -104,7 +106,7 @@ function litWords(lit: readonly string[], sheet: Sheet): string {
   if (lit.length === all.length && looks.length === 1 && all.length > 1)
     return `All ${all.length} lamps are ${looks[0]}`;
   if (all.length === 1 && looks.length === 1) return `The lamp is ${looks[0]}`;
-  return `${listWords(lit)} ${verb}`;
+  return `${listWords(lit.map((id) => ownName(sheet.circuit, id)))} ${verb}`;
 }
 
 /** A lamp that is on the board by now and does not light is said to stay dark, so that nobody looks for a fault. */
@@ -114,7 +116,7 @@ function darkWords({ lit, may, held }: Gate, sheet: Sheet): string {
     ({ part, brightness }) => brightness === 'dark' && !lit.includes(part) && !may.includes(part),
   );
   return later.length > 0 && lit.length > 0
-    ? `${listWords(later.map(({ part }) => part))} ${later.length === 1 ? 'stays' : 'stay'} dark, as the lesson wants it.`
+    ? `${listWords(later.map(({ part }) => ownName(sheet.circuit, part)))} ${later.length === 1 ? 'stays' : 'stay'} dark, as the lesson wants it.`
     : '';
 }
 

@@ -10,7 +10,7 @@ import {
   type Sheet,
   type StringSum,
 } from '@/core';
-import { lampName, looksWords } from './names';
+import { lampName, looksWords, ownName } from './names';
 import { listWords } from './stepWords';
 
 export const LEVEL_WORDS: Readonly<Record<Level, { readonly name: string; readonly about: string }>> = {
@@ -87,14 +87,14 @@ function bandLine(ohms: number): SumLine {
 }
 
 /** Lamps that look and carry the same stand in one line. */
-function seenLines({ steady }: Sheet, level: Level): SumLine[] {
+function seenLines({ steady, circuit }: Sheet, level: Level): SumLine[] {
   const groups = new Map<string, { line: Omit<SumLine, 'name'>; names: string[] }>();
   for (const { part, type, amps, brightness } of steady.design.lamps) {
     const work = `${lampName(type)}, ${looksWords(brightness, type)}`;
     const figure = level === 'no mathematics' ? '' : A(Math.max(0, amps));
     const key = `${work} ${figure}`;
     const group = groups.get(key) ?? { line: { work, figure }, names: [] };
-    group.names.push(part);
+    group.names.push(ownName(circuit, part));
     groups.set(key, group);
   }
   return [...groups.values()].map(({ line, names }) => ({ name: listWords(names), ...line }));

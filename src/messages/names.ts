@@ -50,7 +50,17 @@ export const plainNames: Naming = (id) => id;
 
 /** Names for everything in a circuit and the wires of its plan. */
 export function namesIn(circuit: Circuit, plan?: Pick<Plan, 'placements'>): Naming {
-  return (id) => thingName(kindIn(circuit, id, plan), id);
+  return (id) => {
+    const own = ownName(circuit, id);
+    return own === id ? thingName(kindIn(circuit, id, plan), id) : `the ${own}`;
+  };
+}
+
+/** What a part goes by in a list: its name, or for one of several in a house `red of D1`. */
+export function ownName(circuit: Circuit, id: string): string {
+  const body = partOf(circuit, id)?.body;
+  const leg = body && Object.values(body.legs).find((name) => name !== 'common');
+  return leg ? `${leg} of ${body.id}` : id;
 }
 
 /** What a thing of a circuit is; a part from the store is what its placement says. */

@@ -2,6 +2,7 @@ import { patternSheet, sheetWith } from '../../tests/support/sheets';
 import { bandsFor, BARE_SHELF, LEVELS, PATTERN_IDS, patternOf, THIN, type Sheet } from '@/core';
 import { glossaryFor, TERM_IDS, TERMS } from './glossary';
 import { seen, sumsAt } from './levels';
+import { ownName } from './names';
 import { boardAnatomy, otherParts, stillAssumed } from './partsWords';
 import { inShort } from './sheetText';
 
@@ -50,7 +51,8 @@ describe.each(all)('the levels of %s', (_, sheet) => {
         .lines.map(({ name }) => name)
         .join(' ');
       const { lamps } = sheet.steady.design;
-      for (const { part } of lamps.length <= 6 ? lamps : lamps.slice(0, 1)) expect(names).toContain(part);
+      for (const { part } of lamps.length <= 6 ? lamps : lamps.slice(0, 1))
+        expect(names).toContain(ownName(sheet.circuit, part));
     }
     const figures = seen(sheet, 'no mathematics').lines.map(({ figure }) => figure);
     expect(new Set(figures)).toEqual(new Set(['']));

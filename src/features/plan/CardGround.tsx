@@ -1,5 +1,6 @@
 import { boardOf, holeOf, type Plan } from '@/core';
 import { at, UNIT, type Extent } from './geometry';
+import { LETTERS } from './lettering';
 import { DRAWN } from './palette';
 
 const HALF = 6;
@@ -34,7 +35,7 @@ export function CardGround({ plan, coin, extent }: { plan: Plan; coin: boolean; 
       ) : (
         <Clips x={cell.x} plus={at({ x: 0, y: 0 }).y} minus={at(minus).y} />
       )}
-      <g fontSize="9.5" fill={DRAWN.soft} fontFamily="inherit">
+      <g fontSize={LETTERS.edge} fill={DRAWN.soft} fontFamily="inherit">
         <text x={at({ x: 1, y: 0 }).x} y={at({ x: 0, y: 0 }).y - 10}>
           plus tape
         </text>

@@ -1,9 +1,10 @@
 import type { Ref } from 'react';
 import { boardHoles, boardOf, copperOf, holeOf, isOnTheBack, type Hole, type Plan } from '@/core';
 import { at, extentOf, UNIT, viewOf, type Point, type View } from './geometry';
+import { LETTERS, namesApart } from './lettering';
 import { DRAWN } from './palette';
 import { PlanSvg } from './PlanSvg';
-import { BoardEdge, HoleNames, type Place } from './SolderBoard';
+import { BoardEdge, edgeNames, HoleNames, type Place } from './SolderBoard';
 
 interface Props {
   readonly plan: Plan;
@@ -42,7 +43,7 @@ export function CopperSide({ plan, title, held = 'upright', svgRef }: Props) {
         return hole && <Cut key={name} name={name} {...turned(hole)} />;
       })}
       <BackWires plan={plan} place={turned} />
-      <Joints plan={plan} place={turned} />
+      <Joints plan={plan} place={turned} edges={edgeNames(holes, turned)} />
       <HoleNames holes={holes} place={turned} />
     </PlanSvg>
   );
@@ -128,7 +129,7 @@ interface Joint extends Point {
 }
 
 /** A filled disc where a leg comes through, with the name of what it belongs to. */
-function Joints({ plan, place }: { plan: Plan; place: Place }) {
+function Joints({ plan, place, edges }: { plan: Plan; place: Place; edges: ReturnType<typeof edgeNames> }) {
   const board = boardOf(plan);
   const joints = plan.placements
     .filter((placement) => !isOnTheBack(plan, placement))
@@ -139,17 +140,17 @@ function Joints({ plan, place }: { plan: Plan; place: Place }) {
         ...place(holeOf(board, hole)!),
       })),
     );
-  return joints.map((joint) => {
-    // A name stands above its joint at the right, or below it at the left where the next joint is in its way.
-    const left = joints.some(({ x, y }) => y === joint.y && x > joint.x && x - joint.x < 2 * UNIT);
+  const places = namesApart(joints, edges);
+  return joints.map((joint, i) => {
+    const { x, y, anchor } = places[i]!;
     return (
       <g key={joint.hole} data-joint={joint.hole}>
         <circle cx={joint.x} cy={joint.y} r="4.4" fill={DRAWN.leg} stroke={DRAWN.ink} strokeWidth="1" />
         <text
-          x={joint.x + (left ? -6 : 6)}
-          y={joint.y + (left ? 11 : -4)}
-          textAnchor={left ? 'end' : 'start'}
-          fontSize="8.4"
+          x={x}
+          y={y}
+          textAnchor={anchor}
+          fontSize={LETTERS.joint}
           fill={DRAWN.ink}
           stroke={DRAWN.board}
           strokeWidth="2.4"

@@ -1,4 +1,5 @@
 import type { Point } from './geometry';
+import { LETTERS } from './lettering';
 import { DRAWN } from './palette';
 
 /** A name beside a part, readable over holes and wires. */
@@ -7,15 +8,15 @@ export function Label({ place, first, second }: { place: Point; first: string; s
     <text
       x={place.x}
       y={place.y}
-      fontSize="10.5"
+      fontSize={LETTERS.label}
       fill={DRAWN.ink}
       stroke={DRAWN.board}
-      strokeWidth="3"
+      strokeWidth="3.4"
       paintOrder="stroke"
     >
       {first}
       {second && (
-        <tspan x={place.x} dy="10" fill={DRAWN.soft} fontSize="9.6">
+        <tspan x={place.x} dy="12" fill={DRAWN.soft} fontSize={LETTERS.second}>
           {second}
         </tspan>
       )}
@@ -36,5 +37,5 @@ export function beside(ends: readonly Point[]): Point {
 export function over(ends: readonly Point[]): Point {
   const [first, last] = [ends[0]!, ends[ends.length - 1]!];
   const top = first.y < last.y ? first : last;
-  return Math.abs(first.x - last.x) < 1 ? { x: top.x - 6, y: top.y - 7 } : beside(ends);
+  return Math.abs(first.x - last.x) < 1 ? { x: top.x - 7, y: top.y - 7 } : beside(ends);
 }

@@ -15,6 +15,7 @@ import { isCrowded } from './labelRoom';
 import { ThreeColourDrawing } from './OtherDrawings';
 import { atHole, type View, type Point } from './geometry';
 import { beside, Label } from './Label';
+import { LETTERS } from './lettering';
 import { DRAWN, WIRE_COLOURS } from './palette';
 import { LyingResistor } from './ResistorDrawing';
 
@@ -138,7 +139,7 @@ function WireName({ from, to, name }: { from: Point; to: Point; name: string }) 
       x={upright ? x + 4 : x - 10}
       y={upright ? y + 3 : y - 4}
       textAnchor={upright ? 'start' : 'middle'}
-      fontSize="8.6"
+      fontSize={LETTERS.wire}
       fill={DRAWN.soft}
       stroke={DRAWN.board}
       strokeWidth="2.4"
@@ -188,7 +189,7 @@ function Leads({ plan, placement, view }: { plan: Plan; placement: Placement; vi
           strokeLinecap="round"
         />
       ))}
-      <text x="58" y="11" fontSize="10.5" fill={DRAWN.ink}>
+      <text x="58" y="11" fontSize={LETTERS.label} fill={DRAWN.ink}>
         {placement.part}: red to +, black to −
       </text>
     </>

@@ -1,5 +1,6 @@
 import { boardHoles, boardOf, type BoardSpec, type Plan } from '@/core';
 import { at, PLUG_WIDTH, type View } from './geometry';
+import { LETTERS } from './lettering';
 import { DRAWN } from './palette';
 
 interface Props {
@@ -99,7 +100,7 @@ export function PlugNames({ plan, rows, view }: Props) {
   const numbered = Array.from({ length: rows }, (_, i) => i + 1).filter((r) => r === 1 || r % 5 === 0);
   return (
     <g
-      fontSize="9.5"
+      fontSize={LETTERS.edge}
       fill={DRAWN.soft}
       textAnchor="middle"
       stroke={DRAWN.board}

@@ -1,5 +1,6 @@
 import type { Hole } from '@/core';
 import type { Extent, Point } from './geometry';
+import { LETTERS } from './lettering';
 import { DRAWN } from './palette';
 
 /** Where a place on the board comes to lie in the drawing, from whichever side it is seen. */
@@ -22,17 +23,21 @@ export function BoardEdge({ extent, place }: { extent: Extent; place: Place }) {
 }
 
 /** Letters of the strips and every fifth number along them, as they run from the side that is seen. */
-export function HoleNames({ holes, place }: { holes: readonly Hole[]; place: Place }) {
+export function edgeNames(holes: readonly Hole[], place: Place): (Point & { readonly name: string })[] {
   const letters = holes
     .filter(({ x }) => x === 1)
-    .map(({ y, column }) => ({ at: place({ x: -0.3, y }), name: column }));
+    .map(({ y, column }) => ({ ...place({ x: -0.3, y }), name: column }));
   const numbers = holes
     .filter(({ x, y }) => y === 1 && (x === 1 || x % 5 === 0))
-    .map(({ x }) => ({ at: place({ x, y: -0.1 }), name: String(x) }));
+    .map(({ x }) => ({ ...place({ x, y: -0.1 }), name: String(x) }));
+  return [...letters, ...numbers];
+}
+
+export function HoleNames({ holes, place }: { holes: readonly Hole[]; place: Place }) {
   return (
-    <g fontSize="9.5" fill={DRAWN.soft} textAnchor="middle" fontFamily="inherit">
-      {[...letters, ...numbers].map(({ at, name }) => (
-        <text key={name} x={at.x} y={at.y + 3.4}>
+    <g fontSize={LETTERS.edge} fill={DRAWN.soft} textAnchor="middle" fontFamily="inherit">
+      {edgeNames(holes, place).map(({ x, y, name }) => (
+        <text key={name} x={x} y={y + 3.4}>
           {name}
         </text>
       ))}

@@ -1,23 +1,21 @@
 import type { Plan, Placement } from '@/core';
 import { atHole, type Point, type View } from './geometry';
+import { CHARACTER, LETTERS, overlap, type Box } from './lettering';
 
-/** Drawing units of a character of a label, and what a leg or body takes to either side of its axis. */
-const CHARACTER = 5.6;
+/** Drawing units that a leg or body takes to either side of its axis. */
 const AROUND = 6;
-
-interface Box {
-  readonly left: number;
-  readonly right: number;
-  readonly top: number;
-  readonly foot: number;
-}
 
 /** Whether a label beside a lying part would lie over another part: then its name alone stands over its end. */
 export function isCrowded(plan: Plan, placement: Placement, view: View, characters: number): boolean {
   const own = boxOf(endsOf(plan, placement, view));
   const middle = (own.top + own.foot) / 2;
   const left = own.right + AROUND;
-  const label = { left, right: left + CHARACTER * characters, top: middle - 6, foot: middle + 3 };
+  const label = {
+    left,
+    right: left + CHARACTER * LETTERS.label * characters,
+    top: middle - 7,
+    foot: middle + 3,
+  };
   return plan.placements.some(
     (other) => other !== placement && overlap(label, boxOf(endsOf(plan, other, view), AROUND)),
   );
@@ -35,8 +33,4 @@ function boxOf(points: readonly Point[], around = 0): Box {
     top: Math.min(...ys) - around,
     foot: Math.max(...ys) + around,
   };
-}
-
-function overlap(a: Box, b: Box): boolean {
-  return a.left < b.right && b.left < a.right && a.top < b.foot && b.top < a.foot;
 }

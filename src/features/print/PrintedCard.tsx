@@ -50,7 +50,7 @@ export function PrintedCard({ title, story, sheet, notes = '', large = false }: 
           </div>
           <ol className="printed-steps" start={firsts[i]! + 1}>
             {steps.map((step) => (
-              <PrintedStep key={step.id} step={step} sheet={sheet} />
+              <PrintedStep key={step.id} step={step} sheet={sheet} known={knownBefore(sheet, step)} />
             ))}
           </ol>
         </section>
@@ -59,13 +59,20 @@ export function PrintedCard({ title, story, sheet, notes = '', large = false }: 
   );
 }
 
-function PrintedStep({ step, sheet }: { step: Step; sheet: Sheet }) {
+/** Whether a step before this one says the very same besides its title: on paper once is enough. */
+function knownBefore(sheet: Sheet, step: Step): boolean {
+  const { detail } = stepWords(step, sheet);
+  const before = sheet.steps.slice(0, sheet.steps.indexOf(step));
+  return !('gate' in step) && before.some((one) => stepWords(one, sheet).detail === detail);
+}
+
+function PrintedStep({ step, sheet, known }: { step: Step; sheet: Sheet; known: boolean }) {
   const words = stepWords(step, sheet);
   return (
     <li className={'gate' in step ? 'gate' : undefined}>
       <strong>{words.title}</strong>
       {words.cue && <p className="cue">{words.cue}</p>}
-      <p>{words.detail}</p>
+      {!known && <p>{words.detail}</p>}
       {cautionsAt(step, sheet.cautions, sheet.steps).map(({ code }) => (
         <p key={code} className="caution-line">
           {CAUTION_WORDS[code]}
