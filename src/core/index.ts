@@ -116,7 +116,7 @@ export { overloadOf, PARTS } from './parts/index';
 export { type FaultCode, type FaultData } from './parts/mistake';
 export type { Overload } from './parts/overload';
 export type { PolarityCue } from './parts/polarity';
-export { isCommonCathode, polarityOf, thingOf, thingsOf, type Thing } from './parts/thing';
+export { isCommonCathode, polarityOf, roomOf, thingOf, thingsOf, type Thing } from './parts/thing';
 // answers
 export { batteryLifeOf, DIM_AMPS, type BatteryLife } from './answers/battery';
 export { resistorForCurrent, type ResistorAnswer } from './answers/resistor';

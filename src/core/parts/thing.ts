@@ -19,7 +19,7 @@ export const RGB_LEGS = ['red', 'common', 'green', 'blue'] as const;
 const RGB: { footprint: Footprint; room: Room; height: number; letter: string } = {
   letter: 'D',
   footprint: { form: 'comb', pitch: 1 },
-  room: { along: 0, across: 1, round: true },
+  room: { along: 0, across: 1.5, round: true },
   height: 4,
 };
 

@@ -4,6 +4,10 @@ import { Label } from './Label';
 import { DRAWN, LAMP_DRAWN } from './palette';
 
 const RADIUS = 10;
+/** It is drawn to the side of its legs, so that one sees their holes, and no further than its body's own room. */
+const BESIDE = UNIT * 0.95;
+/** From its legs to where its label begins. */
+export const LAMP_REACH = BESIDE + 15;
 
 interface Props {
   readonly ends: readonly Point[];
@@ -14,19 +18,17 @@ interface Props {
   /** Standing over its holes, as on a soldered board, not bent to the side of them. */
   readonly standing: boolean;
   readonly brief: boolean;
+  /** Another part lies where its label would: its name alone stands over it. */
+  readonly crowded: boolean;
   /** Whether there is room to say which hole the long leg is in. */
   readonly marked: boolean;
 }
 
 /** A lamp from above: its round body with the flat edge towards the short leg, and a letter for its colour. */
-export function LampDrawing({ ends, name, type, longHole, view, standing, brief, marked }: Props) {
+export function LampDrawing({ ends, name, type, longHole, view, standing, brief, crowded, marked }: Props) {
   const { fill, ink, letter } = LAMP_DRAWN[type];
   const [anode, cathode] = ends as [Point, Point];
-  const away = standing
-    ? { x: 0, y: 0 }
-    : view === 'flat'
-      ? { x: 0, y: UNIT * 1.45 }
-      : { x: UNIT * 1.45, y: 0 };
+  const away = standing ? { x: 0, y: 0 } : view === 'flat' ? { x: 0, y: BESIDE } : { x: BESIDE, y: 0 };
   const middle = { x: (anode.x + cathode.x) / 2 + away.x, y: (anode.y + cathode.y) / 2 + away.y };
   const angle = (Math.atan2(cathode.y - anode.y, cathode.x - anode.x) * 180) / Math.PI;
   const flat = RADIUS * 0.72;
@@ -53,12 +55,14 @@ export function LampDrawing({ ends, name, type, longHole, view, standing, brief,
       </text>
       <Label
         place={
-          view === 'flat' && !standing
-            ? { x: middle.x - 8, y: middle.y + 22 }
-            : { x: middle.x + 15, y: middle.y + (brief ? 4 : -1) }
+          crowded
+            ? { x: middle.x - 7, y: middle.y - 13 }
+            : view === 'flat' && !standing
+              ? { x: middle.x - 8, y: middle.y + 22 }
+              : { x: middle.x + 15, y: middle.y + (brief ? 4 : -1) }
         }
-        first={brief ? name : `${name} ${type}`}
-        {...(brief || !marked ? {} : { second: `long leg ${longHole}` })}
+        first={brief || crowded ? name : `${name} ${type}`}
+        {...(brief || crowded || !marked ? {} : { second: `long leg ${longHole}` })}
       />
     </>
   );

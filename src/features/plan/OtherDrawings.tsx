@@ -1,3 +1,4 @@
+import { roomOf } from '@/core';
 import { UNIT, type View, type Point } from './geometry';
 import { beside, Label, over } from './Label';
 import { DRAWN, LAMP_DRAWN } from './palette';
@@ -40,17 +41,31 @@ export function GlassDrawing({ ends, label, brief, fill }: GlassProps) {
   );
 }
 
-/** A potentiometer from above: its body over three legs, its spindle in the middle. */
+/** A potentiometer from above: its body over three legs, as wide as its room on the board, its spindle in the middle. */
 export function KnobDrawing({ ends, label }: Props) {
-  const middle = ends[1]!;
-  const span = Math.hypot(ends[2]!.x - ends[0]!.x, ends[2]!.y - ends[0]!.y);
-  const r = span / 2 + 5;
+  const [first, middle, last] = ends as [Point, Point, Point];
+  const { along, across } = roomOf({ kind: 'potentiometer' });
+  const upright = Math.abs(first.x - last.x) < Math.abs(first.y - last.y);
+  const span = Math.hypot(last.x - first.x, last.y - first.y);
+  const [long, wide] = [span + 2 * (along * UNIT - 2), 2 * (across * UNIT - 2)];
+  const [width, height] = upright ? [wide, long] : [long, wide];
+  const r = wide / 2 - 4;
   return (
     <>
-      <circle cx={middle.x} cy={middle.y} r={r} fill={DRAWN.body} stroke={DRAWN.ink} strokeWidth="1.2" />
+      <rect
+        x={middle.x - width / 2}
+        y={middle.y - height / 2}
+        width={width}
+        height={height}
+        rx="6"
+        fill={DRAWN.body}
+        stroke={DRAWN.ink}
+        strokeWidth="1.2"
+      />
+      <circle cx={middle.x} cy={middle.y} r={r} fill={DRAWN.body} stroke={DRAWN.ink} />
       <circle cx={middle.x} cy={middle.y} r={r * 0.42} fill={DRAWN.board} stroke={DRAWN.ink} />
       <path d={`M${middle.x} ${middle.y} l${r * 0.28} ${-r * 0.28}`} stroke={DRAWN.ink} strokeWidth="2" />
-      <Label place={{ x: middle.x + r + 4, y: middle.y + 3 }} first={label} />
+      <Label place={{ x: middle.x + width / 2 + 4, y: middle.y + 3 }} first={label} />
     </>
   );
 }
@@ -88,7 +103,7 @@ export function ThreeColourDrawing({
   view: View;
 }) {
   const [first, last] = [ends[0]!, ends[ends.length - 1]!];
-  const away = view === 'flat' ? { x: 0, y: UNIT * 1.7 } : { x: UNIT * 1.7, y: 0 };
+  const away = view === 'flat' ? { x: 0, y: UNIT * 1.15 } : { x: UNIT * 1.15, y: 0 };
   const middle = { x: (first.x + last.x) / 2 + away.x, y: (first.y + last.y) / 2 + away.y };
   const letters = ['R', '', 'G', 'B'];
   return (

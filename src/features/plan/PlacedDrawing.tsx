@@ -9,7 +9,7 @@ import {
   type Placement,
   type Plan,
 } from '@/core';
-import { LampDrawing } from './LampDrawing';
+import { LAMP_REACH, LampDrawing } from './LampDrawing';
 import { KindDrawing } from './kindDrawings';
 import { isCrowded } from './labelRoom';
 import { ThreeColourDrawing } from './OtherDrawings';
@@ -40,7 +40,8 @@ export function PlacedDrawing({ plan, placement, circuit, sorts, view }: Props) 
   if (placement.kind === 'jumper' || stand?.kind === 'wire') {
     return <Wire plan={plan} ends={ends} placement={placement} />;
   }
-  const short = brief || isCrowded(plan, placement, view, name.length + 6);
+  const ground = { plan, circuit, view };
+  const short = brief || isCrowded(ground, placement, name.length + 6);
   if (body?.kind === 'supply') return <Leads plan={plan} placement={placement} view={view} />;
   if (body?.kind === 'rgb') return <ThreeColourDrawing ends={ends} name={name} view={view} />;
   const part = body ? body.parts[0] : extraPart(placement, placement.legs);
@@ -49,7 +50,9 @@ export function PlacedDrawing({ plan, placement, circuit, sorts, view }: Props) 
   }
   if (part?.kind === 'led') {
     const type = sorts[name] ?? 'red';
-    return <PlacedLamp plan={plan} placement={placement} ends={ends} type={type} view={view} brief={brief} />;
+    const crowded = isCrowded(ground, placement, name.length + type.length + 1, LAMP_REACH);
+    const lamp = { plan, placement, ends, type, view, brief, crowded };
+    return <PlacedLamp {...lamp} />;
   }
   return part ? <KindDrawing part={part} ends={ends} brief={short} /> : null;
 }
@@ -78,9 +81,10 @@ interface LampProps {
   readonly type: LampType;
   readonly view: View;
   readonly brief: boolean;
+  readonly crowded: boolean;
 }
 
-function PlacedLamp({ plan, placement, ends, type, view, brief }: LampProps) {
+function PlacedLamp({ plan, placement, ends, type, view, brief, crowded }: LampProps) {
   const standing = boardOf(plan).copper !== 'rows';
   const { standIn } = placement;
   return (
@@ -92,6 +96,7 @@ function PlacedLamp({ plan, placement, ends, type, view, brief }: LampProps) {
       view={view}
       standing={standing}
       brief={brief || standing}
+      crowded={crowded && !standing}
       marked={plan.placements.filter(({ legs }) => 'anode' in legs).length <= 2}
     />
   );

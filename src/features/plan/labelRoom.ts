@@ -1,15 +1,28 @@
-import type { Plan, Placement } from '@/core';
-import { atHole, type Point, type View } from './geometry';
+import { roomOf, thingOf, type Circuit, type Plan, type Placement } from '@/core';
+import { atHole, UNIT, type Point, type View } from './geometry';
 import { CHARACTER, LETTERS, overlap, type Box } from './lettering';
 
 /** Drawing units that a leg or body takes to either side of its axis. */
 const AROUND = 6;
 
-/** Whether a label beside a lying part would lie over another part: then its name alone stands over its end. */
-export function isCrowded(plan: Plan, placement: Placement, view: View, characters: number): boolean {
+/**
+ * Whether a label beside a part would lie over another part: then its name alone stands over its end.
+ *
+ * @param beyond drawing units from its legs to where its label begins
+ */
+export function isCrowded(
+  { plan, circuit, view }: { plan: Plan; circuit: Circuit; view: View },
+  placement: Placement,
+  characters: number,
+  beyond = AROUND,
+): boolean {
   const own = boxOf(endsOf(plan, placement, view));
   const middle = (own.top + own.foot) / 2;
-  const left = own.right + AROUND;
+  const left = own.right + beyond;
+  const around = ({ part }: Placement) => {
+    const thing = thingOf(circuit, part);
+    return thing ? Math.max(AROUND, UNIT * roomOf(thing).across) : AROUND;
+  };
   const label = {
     left,
     right: left + CHARACTER * LETTERS.label * characters,
@@ -17,7 +30,7 @@ export function isCrowded(plan: Plan, placement: Placement, view: View, characte
     foot: middle + 3,
   };
   return plan.placements.some(
-    (other) => other !== placement && overlap(label, boxOf(endsOf(plan, other, view), AROUND)),
+    (other) => other !== placement && overlap(label, boxOf(endsOf(plan, other, view), around(other))),
   );
 }
 

@@ -14,6 +14,8 @@ export class Occupancy {
   /** Net at each hole that holds a leg, else −1. */
   readonly netAt: Int32Array;
   private readonly covers: Uint8Array;
+  /** Holes that a lamp leans over: free, but hidden. */
+  private readonly leaned: Uint8Array;
   private readonly stripNet: Int32Array;
   /** Holes with legs, for each net. */
   private readonly ofNet: number[][];
@@ -24,6 +26,7 @@ export class Occupancy {
   ) {
     this.netAt = new Int32Array(lattice.holes.length).fill(NOBODY);
     this.covers = new Uint8Array(lattice.holes.length);
+    this.leaned = new Uint8Array(lattice.holes.length);
     this.stripNet = new Int32Array(lattice.members.length).fill(NOBODY);
     this.ofNet = Array.from({ length: nets }, () => []);
   }
@@ -90,6 +93,14 @@ export class Occupancy {
     if (net === NOBODY) return;
     this.netAt[hole] = NOBODY;
     this.ofNet[net]!.splice(this.ofNet[net]!.lastIndexOf(hole), 1);
+  }
+
+  leanOver(hole: number): void {
+    this.leaned[hole] = 1;
+  }
+
+  isLeanedOver(hole: number): boolean {
+    return this.leaned[hole] === 1;
   }
 
   isCovered(hole: number): boolean {

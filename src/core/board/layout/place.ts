@@ -205,9 +205,20 @@ export class Placer {
       this.prices.take(hole, nets[i]!);
     });
     for (const hole of way.covered) this.occupancy.cover(hole);
+    if (isLamp(body)) this.leanToTheRight(way.holes);
     this.bodies.take(body, way.holes);
     if (block !== undefined) this.ground.claim(way.holes, block);
     this.placed.push({ body, holes: way.holes, covered: way.covered });
+  }
+
+  /** A lamp on a plug-in board is bent a little to the side, so that one sees its legs: it hides the next column. */
+  private leanToTheRight(holes: readonly number[]): void {
+    const { lattice } = this.setting;
+    if (lattice.board.copper !== 'rows') return;
+    for (const hole of holes) {
+      const next = lattice.at(lattice.columnOf[hole]! + 1, lattice.rankOf[hole]!);
+      if (next >= 0) this.occupancy.leanOver(next);
+    }
   }
 
   /** Flexible leads go one by one to the nearest hole of their nets. */

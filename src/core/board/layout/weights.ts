@@ -8,6 +8,8 @@ export const WEIGHTS = {
   overBody: 0.4,
   /** A wire right over a leg, or an end under another wire: only where nothing else is left. */
   overLeg: 60,
+  /** The end of a wire where a lamp leans over its hole. */
+  underLamp: 0.8,
   /** A slanted wire that leans over a leg beside its way. */
   nearLeg: 3,
   /** A link on the back of a pad board: a bridge to the next pad costs little. */

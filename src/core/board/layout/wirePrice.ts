@@ -36,6 +36,7 @@ export function wireCost(
   let cost = WEIGHTS.wire * distance(from, to);
   if (from.x !== to.x && from.y !== to.y) cost += WEIGHTS.slant;
   if (board.copper !== 'pads') cost += WEIGHTS.overLeg * (under[a]! + under[b]!);
+  for (const end of [a, b]) if (occupancy.isLeanedOver(end)) cost += WEIGHTS.underLamp;
   if (cost >= most) return cost;
   for (const link of links) {
     if (link.net === net && board.copper === 'pads') continue;
