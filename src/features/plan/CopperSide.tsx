@@ -2,6 +2,7 @@ import type { Ref } from 'react';
 import { boardHoles, boardOf, copperOf, holeOf, isOnTheBack, type Hole, type Plan } from '@/core';
 import { at, extentOf, UNIT, viewOf, type Point, type View } from './geometry';
 import { LETTERS, namesApart } from './lettering';
+import { Outlined } from './Outlined';
 import { DRAWN } from './palette';
 import { PlanSvg } from './PlanSvg';
 import { BoardEdge, edgeNames, HoleNames, type Place } from './SolderBoard';
@@ -146,18 +147,9 @@ function Joints({ plan, place, edges }: { plan: Plan; place: Place; edges: Retur
     return (
       <g key={joint.hole} data-joint={joint.hole}>
         <circle cx={joint.x} cy={joint.y} r="4.4" fill={DRAWN.leg} stroke={DRAWN.ink} strokeWidth="1" />
-        <text
-          x={x}
-          y={y}
-          textAnchor={anchor}
-          fontSize={LETTERS.joint}
-          fill={DRAWN.ink}
-          stroke={DRAWN.board}
-          strokeWidth="2.4"
-          paintOrder="stroke"
-        >
+        <Outlined x={x} y={y} anchor={anchor} size={LETTERS.joint}>
           {joint.name}
-        </text>
+        </Outlined>
       </g>
     );
   });

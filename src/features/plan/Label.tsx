@@ -1,26 +1,19 @@
 import type { Point } from './geometry';
 import { LETTERS } from './lettering';
+import { Outlined } from './Outlined';
 import { DRAWN } from './palette';
 
 /** A name beside a part, readable over holes and wires. */
 export function Label({ place, first, second }: { place: Point; first: string; second?: string }) {
   return (
-    <text
-      x={place.x}
-      y={place.y}
-      fontSize={LETTERS.label}
-      fill={DRAWN.ink}
-      stroke={DRAWN.board}
-      strokeWidth="3.4"
-      paintOrder="stroke"
-    >
+    <Outlined x={place.x} y={place.y} size={LETTERS.label}>
       {first}
       {second && (
         <tspan x={place.x} dy="12" fill={DRAWN.soft} fontSize={LETTERS.second}>
           {second}
         </tspan>
       )}
-    </text>
+    </Outlined>
   );
 }
 

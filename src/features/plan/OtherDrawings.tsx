@@ -1,3 +1,4 @@
+import { Block } from './Block';
 import { roomOf } from '@/core';
 import { UNIT, type View, type Point } from './geometry';
 import { beside, Label, over } from './Label';
@@ -52,16 +53,7 @@ export function KnobDrawing({ ends, label }: Props) {
   const r = wide / 2 - 4;
   return (
     <>
-      <rect
-        x={middle.x - width / 2}
-        y={middle.y - height / 2}
-        width={width}
-        height={height}
-        rx="6"
-        fill={DRAWN.body}
-        stroke={DRAWN.ink}
-        strokeWidth="1.2"
-      />
+      <Block middle={middle} width={width} height={height} fill={DRAWN.body} />
       <circle cx={middle.x} cy={middle.y} r={r} fill={DRAWN.body} stroke={DRAWN.ink} />
       <circle cx={middle.x} cy={middle.y} r={r * 0.42} fill={DRAWN.board} stroke={DRAWN.ink} />
       <path d={`M${middle.x} ${middle.y} l${r * 0.28} ${-r * 0.28}`} stroke={DRAWN.ink} strokeWidth="2" />
@@ -76,16 +68,7 @@ export function ButtonDrawing({ ends, label }: Props) {
   return (
     <>
       <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={DRAWN.leg} strokeWidth="2" />
-      <rect
-        x={middle.x - 11}
-        y={middle.y - 11}
-        width="22"
-        height="22"
-        rx="3"
-        fill={DRAWN.trench}
-        stroke={DRAWN.ink}
-        strokeWidth="1.2"
-      />
+      <Block middle={middle} width={22} height={22} fill={DRAWN.trench} />
       <circle cx={middle.x} cy={middle.y} r="6.5" fill={DRAWN.body} stroke={DRAWN.ink} />
       <Label place={{ x: middle.x + 16, y: middle.y + 4 }} first={label} />
     </>

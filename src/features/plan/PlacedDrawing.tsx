@@ -16,6 +16,7 @@ import { ThreeColourDrawing } from './OtherDrawings';
 import { atHole, type View, type Point } from './geometry';
 import { beside, Label } from './Label';
 import { LETTERS } from './lettering';
+import { Outlined } from './Outlined';
 import { DRAWN, WIRE_COLOURS } from './palette';
 import { LyingResistor } from './ResistorDrawing';
 
@@ -140,18 +141,15 @@ function WireName({ from, to, name }: { from: Point; to: Point; name: string }) 
   const upright = Math.abs(from.x - to.x) < Math.abs(from.y - to.y);
   const [x, y] = [(from.x + to.x) / 2, (from.y + to.y) / 2];
   return (
-    <text
+    <Outlined
       x={upright ? x + 4 : x - 10}
       y={upright ? y + 3 : y - 4}
-      textAnchor={upright ? 'start' : 'middle'}
-      fontSize={LETTERS.wire}
-      fill={DRAWN.soft}
-      stroke={DRAWN.board}
-      strokeWidth="2.4"
-      paintOrder="stroke"
+      anchor={upright ? 'start' : 'middle'}
+      size={LETTERS.wire}
+      soft
     >
       {name}
-    </text>
+    </Outlined>
   );
 }
 

@@ -1,3 +1,4 @@
+import { Block } from './Block';
 import type { Point } from './geometry';
 import { Label } from './Label';
 import { DRAWN } from './palette';
@@ -48,16 +49,7 @@ export function CoilDrawing({ ends, label }: Props) {
   return (
     <>
       <Legs ends={ends} to={middle} />
-      <rect
-        x={middle.x - 8}
-        y={middle.y - 10}
-        width="16"
-        height="20"
-        rx="3"
-        fill={DRAWN.cell}
-        stroke={DRAWN.ink}
-        strokeWidth="1"
-      />
+      <Block middle={middle} width={16} height={20} fill={DRAWN.cell} />
       <path
         d={`M${middle.x - 8} ${middle.y - 4} h16 m-16 4 h16 m-16 4 h16`}
         stroke={DRAWN.plus}

@@ -54,16 +54,14 @@ interface Overrides {
   readonly rounding?: HouseStyle['rounding'] | undefined;
 }
 
+interface StyledProps<P> {
+  readonly params: P;
+  readonly style: HouseStyle;
+  onChange(params: P): void;
+}
+
 /** `values from the drawer, next value up`: what a lesson may overrule of the house style. */
-export function ChoiceWords<P extends Overrides>({
-  params,
-  style,
-  onChange,
-}: {
-  params: P;
-  style: HouseStyle;
-  onChange: (params: P) => void;
-}) {
+export function ChoiceWords<P extends Overrides>({ params, style, onChange }: StyledProps<P>) {
   return (
     <>
       , <ValuesWord params={params} style={style} onChange={onChange} />, next value{' '}
@@ -77,15 +75,7 @@ export function ChoiceWords<P extends Overrides>({
   );
 }
 
-export function ValuesWord<P extends Pick<Overrides, 'values'>>({
-  params,
-  style,
-  onChange,
-}: {
-  params: P;
-  style: HouseStyle;
-  onChange: (params: P) => void;
-}) {
+export function ValuesWord<P extends Pick<Overrides, 'values'>>({ params, style, onChange }: StyledProps<P>) {
   return (
     <>
       values from{' '}
