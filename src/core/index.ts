@@ -39,6 +39,7 @@ export {
   type Measured,
   type MeterFigures,
   type MeterReading,
+  meterSchema,
 } from './catalogue/meter';
 export { ORIGINS, type Origin } from './catalogue/origin';
 export { neighbours, SERIES_NAMES, seriesValues, type SeriesName } from './catalogue/preferred';

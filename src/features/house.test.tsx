@@ -88,6 +88,26 @@ describe('the house style', () => {
   });
 });
 
+describe('a figure beyond what the house takes', () => {
+  it('is told at once, with its name, and nothing is sent', async () => {
+    const { user } = show(
+      <>
+        <StyleForm style={DEFAULT_STYLE} version={4} />
+        <MeterForm meter={DEFAULT_METER} version={1} />
+      </>,
+    );
+    const notes = () => [...document.querySelectorAll('.note')].map(said).join(' ');
+    await retype(user, 'Risk of running out of a part, %', '90');
+    await user.click(screen.getByRole('button', { name: 'Save the house style' }));
+    await waitFor(() => expect(notes()).toMatch(/House style: spareRisk .*<=0\.5.* Nothing was saved\./u));
+    await retype(user, 'Counts of the display', '20');
+    await user.click(screen.getByRole('button', { name: 'Save the meter' }));
+    await waitFor(() => expect(notes()).toMatch(/Meter: counts .*>=199.* Nothing was saved\./u));
+    expect(keepStyle).not.toHaveBeenCalled();
+    expect(keepMeter).not.toHaveBeenCalled();
+  });
+});
+
 describe('the class meter', () => {
   it('is kept as its own sheet states it', async () => {
     jest.mocked(keepMeter).mockResolvedValue(done(2));

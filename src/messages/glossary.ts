@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { boardOf, type Copper, type Level, type Part, type PatternId, type Sheet } from '@/core';
 
 export interface Term {
@@ -165,6 +166,14 @@ export const WORDING_MOST = 300;
 
 /** The educator's own wording, where there is one. */
 export type OwnWords = Readonly<Partial<Record<TermId, string>>>;
+
+/** Own wording by term; terms that are not known any more are left out. */
+export const glossarySchema = z
+  .partialRecord(
+    z.enum(TERM_IDS as [TermId, ...TermId[]]),
+    z.string().max(WORDING_MOST, `is longer than ${WORDING_MOST} characters`),
+  )
+  .transform((words): OwnWords => words);
 
 export interface Meaning {
   readonly id: TermId;

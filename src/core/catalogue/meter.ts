@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import type { Amps, Ohms, Volts } from '../quantities/units';
 
 /** Accuracy as meters state it: a share of the reading plus counts of the last digit. */
@@ -13,6 +14,19 @@ export interface MeterFigures {
   readonly volts: Accuracy;
   readonly amps: Accuracy;
 }
+
+const accuracySchema = z.strictObject({
+  share: z.number().min(0).max(0.2),
+  counts: z.number().int().min(0).max(50),
+});
+
+/** A meter as the house keeps it. */
+export const meterSchema = z.strictObject({
+  name: z.string().min(1).max(40),
+  counts: z.number().int().min(199).max(1_000_000),
+  volts: accuracySchema,
+  amps: accuracySchema,
+});
 
 export const DEFAULT_METER: MeterFigures = {
   name: 'class meter',

@@ -2,6 +2,7 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { NewReading, Reading } from '@/server/repositories/readings';
+import { kept } from '@/features/hooks/kept';
 import { keepReading } from './actions';
 
 const keyOf = (sessionId: number) => `mivvet.readings.${sessionId}`;
@@ -15,9 +16,9 @@ export function useOutbox(sessionId: number, onKept: (reading: Reading, entryKey
   const [problem, setProblem] = useState('');
   const queue = useRef<NewReading[]>([]);
   const busy = useRef(false);
-  const kept = useRef(onKept);
+  const told = useRef(onKept);
   useEffect(() => {
-    kept.current = onKept;
+    told.current = onKept;
   });
 
   const flush = useCallback(async () => {
@@ -33,13 +34,13 @@ export function useOutbox(sessionId: number, onKept: (reading: Reading, entryKey
       queue.current.shift();
       store(sessionId, queue.current);
       setWaiting([...queue.current]);
-      kept.current(answer.value, next.entryKey);
+      told.current(answer.value, next.entryKey);
     }
     busy.current = false;
   }, [sessionId]);
 
   useEffect(() => {
-    queue.current = stored(sessionId);
+    queue.current = kept.read<NewReading[]>(keyOf(sessionId)) ?? [];
     if (queue.current.length === 0) return;
     queueMicrotask(() => setWaiting([...queue.current]));
     void flush();
@@ -55,14 +56,6 @@ export function useOutbox(sessionId: number, onKept: (reading: Reading, entryKey
 }
 
 function store(sessionId: number, queue: readonly NewReading[]): void {
-  if (queue.length === 0) localStorage.removeItem(keyOf(sessionId));
-  else localStorage.setItem(keyOf(sessionId), JSON.stringify(queue));
-}
-
-function stored(sessionId: number): NewReading[] {
-  try {
-    return JSON.parse(localStorage.getItem(keyOf(sessionId)) ?? '[]') as NewReading[];
-  } catch {
-    return [];
-  }
+  if (queue.length === 0) kept.forget(keyOf(sessionId));
+  else kept.write(keyOf(sessionId), queue);
 }

@@ -1,8 +1,9 @@
 'use client';
 
-import { useMemo, useState, useSyncExternalStore } from 'react';
+import { useMemo, useState } from 'react';
 import { circuitFile, circuitFrom, parseCircuit, type Circuit, type Finding } from '@/core';
 import { HARBOUR_CIRCUITS } from '@/demo/circuits';
+import { useKept } from '@/features/hooks/useKept';
 
 /** A circuit on the screen, and how many seconds show what it does. */
 export interface Opened {
@@ -31,11 +32,7 @@ function withChecks(circuit: Circuit): Circuit {
 
 /** The opened circuit, kept in this browser, with its way back. */
 export function useCircuit() {
-  const kept = useSyncExternalStore(
-    () => () => undefined,
-    readKept,
-    () => null,
-  );
+  const [kept, keep] = useKept<object | undefined>(KEPT, undefined);
   const before = useMemo(() => openedFrom(kept) ?? harbourCircuit('buoy'), [kept]);
   const [past, setPast] = useState<readonly Opened[]>([]);
   const [shown, setShown] = useState<Opened>();
@@ -45,7 +42,7 @@ export function useCircuit() {
   const put = (next: Opened) => {
     setShown(next);
     setRefusals([]);
-    keep(next.circuit);
+    keep(circuitFile(next.circuit));
   };
   const show = (next: Opened) => {
     setPast([...past, opened].slice(-100));
@@ -70,26 +67,9 @@ function openedOf(circuit: Circuit): Opened {
   return { circuit: withChecks(circuit), seconds: secondsFor(circuit) };
 }
 
-function openedFrom(kept: string | null): Opened | undefined {
-  const made = kept === null ? undefined : parseCircuit(kept);
+function openedFrom(kept: object | undefined): Opened | undefined {
+  const made = kept && circuitFrom(kept);
   return made?.ok ? openedOf(made.value) : undefined;
-}
-
-function readKept(): string | null {
-  try {
-    return window.localStorage.getItem(KEPT);
-  } catch {
-    return null;
-  }
-}
-
-/** A browser without room or leave to keep it shows the circuit all the same, until it is left. */
-function keep(circuit: Circuit): void {
-  try {
-    window.localStorage.setItem(KEPT, JSON.stringify(circuitFile(circuit)));
-  } catch {
-    // Nothing to mend here: the circuit can still be saved as a file.
-  }
 }
 
 /** Long enough for a few periods of its slowest source, else of a blinker. */

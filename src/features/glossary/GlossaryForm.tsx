@@ -1,10 +1,19 @@
 'use client';
 
+import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { TERM_IDS, TERMS, WORDING_MOST, type OwnWords, type TermId } from '@/messages/glossary';
+import {
+  glossarySchema,
+  TERM_IDS,
+  TERMS,
+  WORDING_MOST,
+  type OwnWords,
+  type TermId,
+} from '@/messages/glossary';
+import { formProblem } from '@/ui/formProblem';
 import { Heads } from '@/ui/Heads';
 import { Note } from '@/ui/Note';
 import { useAnswer } from '@/ui/useAnswer';
@@ -14,7 +23,11 @@ import { keepWords } from './actions';
 export function GlossaryForm({ own, version }: { own: OwnWords; version: number }) {
   const { problem, pending, run } = useAnswer();
   const [kept, setKept] = useState(false);
-  const { register, handleSubmit } = useForm<Record<TermId, string>>({ defaultValues: own });
+  const { register, handleSubmit, formState } = useForm<Partial<Record<TermId, string>>, unknown, OwnWords>({
+    defaultValues: own,
+    resolver: zodResolver(glossarySchema),
+  });
+  const wrong = formProblem(formState.errors);
   const save = handleSubmit((words) =>
     run(
       () => keepWords(version, words),
@@ -54,9 +67,9 @@ export function GlossaryForm({ own, version }: { own: OwnWords; version: number 
         </Button>
         {kept && <span role="status">Saved. Lessons and students’ sheets say it your way.</span>}
       </div>
-      {problem && (
+      {(wrong || problem) && (
         <Note kind="refusal" live>
-          {problem}
+          {wrong ? `The wording of “${wrong.path}” ${wrong.message}. Nothing was saved.` : problem}
         </Note>
       )}
     </form>

@@ -1,7 +1,8 @@
 'use server';
 
 import { done, failed, guarded, type Answer } from '@/server/failures';
-import { glossarySchema, saveSetting } from '@/server/repositories/settings';
+import { glossarySchema } from '@/messages/glossary';
+import { saveSetting } from '@/server/repositories/settings';
 
 /** Keeps the educator's own wording of the terms; one left empty is said as the program says it. */
 export async function keepWords(version: number, words: unknown): Promise<Answer<number>> {

@@ -1,9 +1,16 @@
 /** What this browser keeps by itself: a store that is full, blocked or broken keeps nothing, and breaks nothing. */
 export const kept = {
+  text(key: string): string | undefined {
+    try {
+      return window.localStorage.getItem(key) ?? undefined;
+    } catch {
+      return undefined;
+    }
+  },
   read<T>(key: string): T | undefined {
     try {
-      const text = window.localStorage.getItem(key);
-      return text === null ? undefined : (JSON.parse(text) as T);
+      const text = this.text(key);
+      return text === undefined ? undefined : (JSON.parse(text) as T);
     } catch {
       return undefined;
     }

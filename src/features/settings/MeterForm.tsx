@@ -1,22 +1,36 @@
 'use client';
 
+import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import type { MeterFigures } from '@/core';
+import { z } from 'zod';
+import { meterSchema, type MeterFigures } from '@/core';
+import { formProblem } from '@/ui/formProblem';
 import { Note } from '@/ui/Note';
 import { useAnswer } from '@/ui/useAnswer';
 import { keepMeter } from './actions';
 
-interface Fields {
-  name: string;
-  counts: number;
-  voltsPercent: number;
-  voltsCounts: number;
-  ampsPercent: number;
-  ampsCounts: number;
-}
+const typed = z.object({
+  name: z.string(),
+  counts: z.number(),
+  voltsPercent: z.number(),
+  voltsCounts: z.number(),
+  ampsPercent: z.number(),
+  ampsCounts: z.number(),
+});
+type Fields = z.input<typeof typed>;
+
+/** The figures as a meter's own sheet states them, in the schema that the house keeps them by. */
+const fieldsSchema = typed
+  .transform(({ name, counts, voltsPercent, voltsCounts, ampsPercent, ampsCounts }) => ({
+    name: name.trim(),
+    counts,
+    volts: { share: voltsPercent / 100, counts: voltsCounts },
+    amps: { share: ampsPercent / 100, counts: ampsCounts },
+  }))
+  .pipe(meterSchema);
 
 const LABELS: Readonly<Record<keyof Fields, string>> = {
   name: 'Name of the class meter',
@@ -31,7 +45,8 @@ const LABELS: Readonly<Record<keyof Fields, string>> = {
 export function MeterForm({ meter, version }: { meter: MeterFigures; version: number }) {
   const { problem, pending, run } = useAnswer();
   const [kept, setKept] = useState(false);
-  const { register, handleSubmit } = useForm<Fields>({
+  const { register, handleSubmit, formState } = useForm<Fields, unknown, MeterFigures>({
+    resolver: zodResolver(fieldsSchema),
     defaultValues: {
       name: meter.name,
       counts: meter.counts,
@@ -41,15 +56,10 @@ export function MeterForm({ meter, version }: { meter: MeterFigures; version: nu
       ampsCounts: meter.amps.counts,
     },
   });
-  const save = handleSubmit((fields) =>
+  const wrong = formProblem(formState.errors);
+  const save = handleSubmit((next) =>
     run(
-      () =>
-        keepMeter(version, {
-          name: fields.name.trim(),
-          counts: fields.counts,
-          volts: { share: fields.voltsPercent / 100, counts: fields.voltsCounts },
-          amps: { share: fields.ampsPercent / 100, counts: fields.ampsCounts },
-        }),
+      () => keepMeter(version, next),
       () => setKept(true),
     ),
   );
@@ -72,9 +82,9 @@ export function MeterForm({ meter, version }: { meter: MeterFigures; version: nu
         </Button>
         {kept && <span role="status">Saved. Sessions given from now on use it.</span>}
       </div>
-      {problem && (
+      {(wrong || problem) && (
         <Note kind="refusal" live>
-          {problem}
+          {wrong ? `Meter: ${wrong.path} ${wrong.message}. Nothing was saved.` : problem}
         </Note>
       )}
     </form>

@@ -1,12 +1,23 @@
 'use client';
 
+import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { AGES, formatEntered, readLampAmps, ROUNDINGS, SERIES_NAMES, type HouseStyle } from '@/core';
+import { z } from 'zod';
+import {
+  AGES,
+  formatEntered,
+  readLampAmps,
+  ROUNDINGS,
+  SERIES_NAMES,
+  styleSchema,
+  type HouseStyle,
+} from '@/core';
 import { sentences } from '@/messages/findings';
 import { AGE_NAMES } from '@/messages/names';
+import { formProblem } from '@/ui/formProblem';
 import { Note } from '@/ui/Note';
 import { useAnswer } from '@/ui/useAnswer';
 import { keepStyle } from './actions';
@@ -17,6 +28,23 @@ interface Fields extends Omit<HouseStyle, 'amps' | 'bands' | 'ratingShare' | 'sp
   ratingPercent: number;
   riskPercent: number;
 }
+
+/** What is typed, in the schema that the house style is kept by. */
+const fieldsSchema = z
+  .custom<Fields>()
+  .transform(({ amps, bands, ratingPercent, riskPercent, ...rest }, context): z.input<typeof styleSchema> => {
+    const current = readLampAmps(amps);
+    if (!current.ok)
+      context.addIssue({ code: 'custom', path: ['typed'], message: sentences(current.findings) });
+    return {
+      ...rest,
+      amps: current.ok ? current.value : NaN,
+      bands: bands === '4' ? 4 : 5,
+      ratingShare: ratingPercent / 100,
+      spareRisk: riskPercent / 100,
+    };
+  })
+  .pipe(styleSchema);
 
 const QUESTIONS = {
   rounding: {
@@ -54,9 +82,9 @@ const QUESTIONS = {
 /** The educator's choice wherever practitioners differ; every sheet follows it. */
 export function StyleForm({ style, version }: { style: HouseStyle; version: number }) {
   const { problem, pending, run } = useAnswer();
-  const [typing, setTyping] = useState('');
   const [kept, setKept] = useState(false);
-  const { register, handleSubmit } = useForm<Fields>({
+  const { register, handleSubmit, formState } = useForm<Fields, unknown, HouseStyle>({
+    resolver: zodResolver(fieldsSchema),
     defaultValues: {
       ...style,
       amps: formatEntered(style.amps, 'A'),
@@ -65,22 +93,13 @@ export function StyleForm({ style, version }: { style: HouseStyle; version: numb
       riskPercent: Number((style.spareRisk * 100).toFixed(1)),
     },
   });
-  const save = handleSubmit(({ amps, bands, ratingPercent, riskPercent, ...rest }) => {
-    const current = readLampAmps(amps);
-    setTyping(current.ok ? '' : sentences(current.findings));
-    if (!current.ok) return;
-    const next = {
-      ...rest,
-      amps: current.value,
-      bands: Number(bands),
-      ratingShare: ratingPercent / 100,
-      spareRisk: riskPercent / 100,
-    };
+  const wrong = formProblem(formState.errors);
+  const save = handleSubmit((next) =>
     run(
       () => keepStyle(version, next),
       () => setKept(true),
-    );
-  });
+    ),
+  );
   const select = (
     name: 'rounding' | 'age' | 'side' | 'values' | 'bands' | 'wires' | 'lamps' | 'symbol',
     options: readonly (readonly [string, string])[],
@@ -160,13 +179,17 @@ export function StyleForm({ style, version }: { style: HouseStyle; version: numb
         </Button>
         {kept && <span role="status">Saved. Every sheet follows it from now on.</span>}
       </div>
-      {(problem || typing) && (
+      {(wrong || problem) && (
         <Note kind="refusal" live>
-          {typing || problem}
+          {wrong ? styleProblem(wrong) : problem}
         </Note>
       )}
     </form>
   );
+}
+
+function styleProblem({ path, message }: { path: string; message: string }): string {
+  return path === 'typed' ? message : `House style: ${path} ${message}. Nothing was saved.`;
 }
 
 function Row({ name, children }: { name: keyof typeof QUESTIONS; children: React.ReactNode }) {

@@ -1,8 +1,8 @@
 'use server';
 
-import { styleSchema } from '@/core';
+import { meterSchema, styleSchema } from '@/core';
 import { done, failed, guarded, type Answer } from '@/server/failures';
-import { meterSchema, saveSetting } from '@/server/repositories/settings';
+import { saveSetting } from '@/server/repositories/settings';
 
 export async function keepStyle(version: number, style: unknown): Promise<Answer<number>> {
   return guarded(async () => {

@@ -1,24 +1,15 @@
-import { DEFAULT_METER, DEFAULT_STYLE, styleSchema, type HouseStyle, type MeterFigures } from '@/core';
-import { TERM_IDS, WORDING_MOST, type OwnWords } from '@/messages/glossary';
-import { z } from 'zod';
+import {
+  DEFAULT_METER,
+  DEFAULT_STYLE,
+  meterSchema,
+  styleSchema,
+  type HouseStyle,
+  type MeterFigures,
+} from '@/core';
+import { glossarySchema, type OwnWords } from '@/messages/glossary';
+import type { z } from 'zod';
 import { database, write } from '../db/connection';
 import { putVersioned } from './versioned';
-
-const accuracy = z.strictObject({
-  share: z.number().min(0).max(0.2),
-  counts: z.number().int().min(0).max(50),
-});
-export const meterSchema = z.strictObject({
-  name: z.string().min(1).max(40),
-  counts: z.number().int().min(199).max(1_000_000),
-  volts: accuracy,
-  amps: accuracy,
-});
-
-/** Own wording by term; terms that are not known any more are left out. */
-export const glossarySchema = z
-  .partialRecord(z.enum(TERM_IDS), z.string().max(WORDING_MOST, `is longer than ${WORDING_MOST} characters`))
-  .transform((words): OwnWords => words);
 
 export interface Versioned<T> {
   readonly value: T;
