@@ -14,6 +14,13 @@ async function openGrid(page: Page, name: string): Promise<void> {
   await giveTo(page, `${name} (4)`);
 }
 
+/** Waits until no reading is on its way to the database any more. */
+async function sent(page: Page): Promise<void> {
+  const waiting = () =>
+    page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('mivvet.readings')).length);
+  await expect.poll(waiting).toBe(0);
+}
+
 test('type a figure, Enter, next bench; each reading gets its verdict', async ({ page }) => {
   await openGrid(page, 'Dunlin');
   await cell(page, 1, 'across R1').click();
@@ -71,6 +78,7 @@ test('a correction or retest keeps the earlier reading, in the grid, the logbook
   await page.getByRole('button', { name: /Bench 1 Ala, across D1: 2 readings/u }).click();
   await expect(page.getByRole('tooltip')).toContainText('4.80 first reading');
   await expect(page.getByRole('tooltip')).toContainText('1.88 retest');
+  await sent(page);
   await page.getByRole('link', { name: 'its logbook' }).click();
   await page.getByLabel('Student').selectOption('Sanderling 1 Ala');
   await expect(page.getByRole('row')).toHaveCount(4);

@@ -23,7 +23,7 @@ import { StageMargin, STAGES, type Stage } from './StageMargin';
 import { StageView } from './StageView';
 import { OneStep } from './steps/OneStep';
 import { useLessonDraft } from './useLessonDraft';
-import { useSheet } from './useSheet';
+import { useSheet, type SheetState } from './useSheet';
 import { useSteps } from './steps/useSteps';
 import { useTrial } from './useTrial';
 import './sheet.css';
@@ -57,7 +57,7 @@ export function LessonSheet(props: LessonSheetProps) {
   const draft = useLessonDraft(props.id, props.content, props.version, props.updatedAt);
   const { content } = draft;
   const request = useRequest(content, surroundings);
-  const { sheet, refusals, failure } = useSheet(props.first, request, props.restDraws);
+  const { sheet, refusals, failure, rough } = useSheet(props.first, request, props.restDraws);
   const trial = useTrial(sheet, surroundings.meter, {
     kept: content.plan,
     trial: draft.trial,
@@ -84,7 +84,7 @@ export function LessonSheet(props: LessonSheetProps) {
   const view = (
     <div className={viewClass(refusals)}>
       <StageView
-        {...{ stage, sheet, content, trial, surroundings, request, steps }}
+        {...{ stage, sheet, rough, content, trial, surroundings, request, steps }}
         lessonId={props.id}
         course={props.course}
         words={props.words}
@@ -98,7 +98,7 @@ export function LessonSheet(props: LessonSheetProps) {
       />
     </div>
   );
-  const board = { sheet: sheet!, trial, picked, onPick: setPicked };
+  const board = { sheet: sheet!, rough, trial, picked, onPick: setPicked };
   const large = sheet !== undefined && BOARD_STAGES.has(stage);
   const notes = <SheetNotes {...{ sheet, refusals, failure }} />;
   const notesBelow = large && onlyNoted(refusals, failure);
@@ -163,7 +163,7 @@ function FoldedWish({ line, children }: { line: string; children: ReactNode }) {
 }
 
 /** Why the wish cannot be met, and what is to be said of the one that stands. */
-function SheetNotes({ sheet, refusals, failure }: ReturnType<typeof useSheet>) {
+function SheetNotes({ sheet, refusals, failure }: Omit<SheetState, 'rough'>) {
   return (
     <>
       {failure && (

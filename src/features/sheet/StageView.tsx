@@ -19,6 +19,8 @@ import type { Trial } from './useTrial';
 interface Props {
   readonly stage: Stage;
   readonly sheet: Sheet | undefined;
+  /** Its bands are of few draws. */
+  readonly rough: boolean;
   readonly content: LessonContent;
   readonly trial: Trial;
   readonly steps: StepPlace;
@@ -97,7 +99,7 @@ export function StageView(props: Props) {
         />
       );
     case 'checks':
-      return <ChecksStage sheet={sheet} printHref={`/print/${lessonId}/checks`} />;
+      return <ChecksStage sheet={sheet} rough={props.rough} printHref={`/print/${lessonId}/checks`} />;
     case 'kit':
       return (
         <KitStage

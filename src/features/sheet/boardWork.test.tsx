@@ -36,7 +36,7 @@ describe('the plan', () => {
     const field = screen.getByLabelText('R1 leg: hole', { selector: '[title="c3"]' });
     await user.clear(field);
     await user.type(field, 'b3{Enter}');
-    await waitFor(() => expect(keep).toHaveBeenCalled(), { timeout: 3000 });
+    await waitFor(() => expect(keep).toHaveBeenCalled(), { timeout: 10_000 });
     const placed = saidPlan().placements.find(({ part }) => part === 'R1')!;
     expect(placed).toMatchObject({ legs: { a: 'b3', b: 'c8' }, fixed: true });
     expect(verdict()).toContain('Right.');
@@ -108,7 +108,7 @@ describe('the plan', () => {
     const { user } = openLesson(SINGLE, 'plan');
     act(() => piece(/^The resistor R1:/u).focus());
     await user.keyboard('{ArrowLeft}');
-    await waitFor(() => expect(keep).toHaveBeenCalled(), { timeout: 3000 });
+    await waitFor(() => expect(keep).toHaveBeenCalled(), { timeout: 10_000 });
     await user.click(screen.getByRole('button', { name: 'Lay it out again' }));
     await waitFor(() => piece(/^The resistor R1: leg in c3, leg in c8/u));
   });

@@ -39,6 +39,10 @@ export function useLessonDraft(id: number, first: LessonContent, firstVersion: n
   const version = useRef(firstVersion);
   const stored = useRef(first);
   const saving = useRef<Promise<void>>(Promise.resolve());
+  /** What was last sent to the database, nothing where that failed; how many are on their way, and when one arrived. */
+  const written = useRef<LessonContent | undefined>(first);
+  const underway = useRef(0);
+  const arrived = useRef(savedAt);
 
   useEffect(() => {
     // Only what stood in this browser when the page opened is offered back.
@@ -51,9 +55,13 @@ export function useLessonDraft(id: number, first: LessonContent, firstVersion: n
 
   const store = useCallback(
     (next: LessonContent) => {
+      written.current = next;
+      underway.current++;
       saving.current = saving.current.then(async () => {
         const answer = await keepLesson(id, version.current, next).catch(() => undefined);
+        underway.current--;
         if (answer?.ok) {
+          arrived.current = answer.value.at;
           version.current = answer.value.version;
           const newest = kept.read<Kept>(keyOf(id));
           if (newest && same(newest.content, next)) kept.forget(keyOf(id));
@@ -62,6 +70,7 @@ export function useLessonDraft(id: number, first: LessonContent, firstVersion: n
           const message =
             answer?.message ??
             'Not saved: the program does not answer. It is kept in this browser and tried again at the next change.';
+          written.current = undefined;
           setSave({ kind: 'failed', message, conflict: answer?.conflict ?? false });
         }
       });
@@ -73,17 +82,18 @@ export function useLessonDraft(id: number, first: LessonContent, firstVersion: n
   useEffect(() => {
     if (content === stored.current) return;
     stored.current = content;
+    if (content === written.current && underway.current === 0) {
+      // Undone and done again before it was sent: the database has it as it stands.
+      kept.forget(keyOf(id));
+      setSave({ kind: 'saved', at: arrived.current });
+      return;
+    }
     kept.write(keyOf(id), { content, at: new Date().toISOString() });
-
     setSave({ kind: 'waiting' });
   }, [content, id]);
-  const written = useRef(first);
   useEffect(() => {
     if (content === written.current) return;
-    const timer = setTimeout(() => {
-      written.current = content;
-      store(content);
-    }, SAVE_AFTER_MS);
+    const timer = setTimeout(() => store(content), SAVE_AFTER_MS);
     return () => clearTimeout(timer);
   }, [content, store]);
 

@@ -11,13 +11,15 @@ export interface SheetState {
   /** Why the wishes as they stand have no sheet; empty when they have. */
   readonly refusals: readonly Finding[];
   readonly failure?: string;
+  /** Its bands are of few draws: the careful ones are on their way. */
+  readonly rough: boolean;
 }
 
 const REST_AFTER_MS = 500;
 
 /** Keeps a sheet solved while its wishes change: a few thousand draws while typing, more at rest, both in workers. */
 export function useSheet(first: Outcome<Sheet>, request: SheetRequest, restDraws: number): SheetState {
-  const [state, setState] = useState<SheetState>(() => stateOf(first, undefined));
+  const [state, setState] = useState<SheetState>(() => stateOf(first, undefined, true));
   const key = useMemo(() => JSON.stringify(request), [request]);
   const asked = useRef(request);
   const newest = useRef(first.ok ? first.value : undefined);
@@ -25,15 +27,15 @@ export function useSheet(first: Outcome<Sheet>, request: SheetRequest, restDraws
 
   useEffect(() => {
     const withEarlier = (q: SheetRequest): SheetRequest => ({ ...q, earlier: earlierOf(newest.current) });
-    const take = (outcome: Outcome<Sheet>) => {
+    const take = (rough: boolean) => (outcome: Outcome<Sheet>) => {
       if (outcome.ok) newest.current = outcome.value;
-      setState((before) => stateOf(outcome, before.sheet));
+      setState((before) => stateOf(outcome, before.sheet, rough));
     };
     const fail = (error: unknown) =>
       setState((before) => ({ ...before, failure: `The sums stopped: ${String(error)}. Reload the page.` }));
     solvers.current = {
-      quick: new LatestOnly((q) => coreWorker('quick').sheet(withEarlier(q)), take, fail),
-      careful: new LatestOnly((q) => coreWorker('careful').sheet(withEarlier(q)), take, fail),
+      quick: new LatestOnly((q) => coreWorker('quick').sheet(withEarlier(q)), take(true), fail),
+      careful: new LatestOnly((q) => coreWorker('careful').sheet(withEarlier(q)), take(false), fail),
     };
   }, []);
 
@@ -53,8 +55,10 @@ export function useSheet(first: Outcome<Sheet>, request: SheetRequest, restDraws
   return state;
 }
 
-function stateOf(outcome: Outcome<Sheet>, before: Sheet | undefined): SheetState {
-  return outcome.ok ? { sheet: outcome.value, refusals: [] } : { sheet: before, refusals: outcome.findings };
+function stateOf(outcome: Outcome<Sheet>, before: Sheet | undefined, rough: boolean): SheetState {
+  return outcome.ok
+    ? { sheet: outcome.value, refusals: [], rough }
+    : { sheet: before, refusals: outcome.findings, rough };
 }
 
 /** The plan that laid itself out before; one arranged by hand is the lesson's own. */

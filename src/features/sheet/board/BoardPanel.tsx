@@ -15,7 +15,7 @@ export function BoardPanel(props: BoardProps) {
       </div>
       <BoardWork {...props} />
       <WhatHappens sheet={sheet} trial={trial} />
-      <ReadingsNow sheet={sheet} standing={trial.standing} />
+      <ReadingsNow sheet={sheet} standing={trial.standing} rough={props.rough} />
     </aside>
   );
 }

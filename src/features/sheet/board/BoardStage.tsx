@@ -13,7 +13,7 @@ interface Props extends BoardProps {
 
 /** The board as the heart of the plan: large, to be worked on, with what it would do and the circuit under it. */
 export function PlanBoard({ style, title, ...board }: Props) {
-  const { sheet, trial } = board;
+  const { sheet, trial, rough } = board;
   return (
     <>
       <div className="big-board">
@@ -21,7 +21,7 @@ export function PlanBoard({ style, title, ...board }: Props) {
       </div>
       <div className="side-by-side under-board">
         <WhatHappens sheet={sheet} trial={trial} />
-        <ReadingsNow sheet={sheet} standing={trial.standing} />
+        <ReadingsNow sheet={sheet} standing={trial.standing} rough={rough} />
       </div>
       <DiagramSection sheet={sheet} style={style} title={title} />
     </>

@@ -25,6 +25,8 @@ import type { Trial } from '../useTrial';
 
 export interface BoardProps {
   readonly sheet: Sheet;
+  /** Its bands are of few draws. */
+  readonly rough: boolean;
   readonly trial: Trial;
   readonly picked: string | undefined;
   onPick(part: string | undefined): void;

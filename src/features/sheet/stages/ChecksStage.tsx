@@ -5,7 +5,15 @@ import { Changed } from '../Changed';
 import { Heads } from '@/ui/Heads';
 
 /** What the meter should read at each checkpoint, and how far right builds spread. */
-export function ChecksStage({ sheet, printHref }: { sheet: Sheet; printHref: string }) {
+export function ChecksStage({
+  sheet,
+  rough,
+  printHref,
+}: {
+  sheet: Sheet;
+  rough: boolean;
+  printHref: string;
+}) {
   const { points, unsettled, samples } = sheet.expected;
   return (
     <>
@@ -52,8 +60,8 @@ export function ChecksStage({ sheet, printHref }: { sheet: Sheet; printHref: str
           </tbody>
         </table>
         <p className="small-print mt-2">
-          From {samples.toLocaleString('en')} drawn builds: supply, resistor and lamp each anywhere in their
-          spread.
+          From {samples.toLocaleString('en')} drawn builds{rough && ' (a finer draw is on its way)'}: supply,
+          resistor and lamp each anywhere in their spread.
           {unsettled > 0 && ` ${unsettled} draws did not settle and are left out.`}
         </p>
       </section>
