@@ -63,7 +63,7 @@ const VIEWS = [
     at: '/circuits',
     act: (page) => page.getByLabel('From the harbour').selectOption('buoy'),
   },
-  { name: 'printed-card', at: '/print/11/card' },
+  { name: 'printed-card', at: '/print/6/card' },
   { name: 'students-sheet', at: '/print/1/sheet' },
 ];
 
