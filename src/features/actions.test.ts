@@ -1,20 +1,10 @@
-import fs from 'node:fs';
+import { message, value } from '../../tests/support/answers';
 import { ownDatabase } from '../../tests/support/database';
-import {
-  DEFAULT_METER,
-  DEFAULT_STYLE,
-  LAMPS,
-  parseCircuit,
-  solve,
-  type PatternChoice,
-  PATTERNS,
-} from '@/core';
-import type { Answer } from '@/server/failures';
+import { DEFAULT_STYLE, PATTERNS, type Built, type PatternChoice } from '@/core';
 import { group } from '@/server/repositories/groups';
 import { lesson, lessons } from '@/server/repositories/lessons';
 import { readings } from '@/server/repositories/readings';
 import { session } from '@/server/repositories/sessions';
-import { stockRows } from '@/server/repositories/stock';
 import { keepReading } from './check/actions';
 import {
   changeDay,
@@ -26,25 +16,14 @@ import {
   putAwaySession,
   renameGroup,
 } from './classes/actions';
-import type { Built } from '@/core';
 import { importLesson, startLesson } from './lessons/actions';
-import { kitCsv, lessonJson } from './lessons/files';
-import { keepMeter, keepStyle } from './settings/actions';
+import { lessonJson } from './lessons/files';
+import { keepStyle } from './settings/actions';
 import { giveLesson, keepLesson, loadLesson, putAwayLesson } from './sheet/actions';
 import { renewSession, takeBackRenewal, whatRenewalChanges } from './check/actions';
-import { changeLamp, changeStock, newStock } from './store/actions';
 import { tick } from './today/actions';
 
 ownDatabase();
-
-function value<T>(answer: Answer<T>): T {
-  if (!answer.ok) throw new Error(answer.message);
-  return answer.value;
-}
-
-function message(answer: Answer<unknown>): string {
-  return answer.ok ? 'went through' : answer.message;
-}
 
 const makeGroup = async (name: string, list = 'Wren\nFenn') => {
   const id = value(await newGroup(name, ''));
@@ -251,68 +230,5 @@ describe('sessions', () => {
     await expect(
       keepReading({ ...reading, studentId: 99999, entryKey: '5f0c1a52-7d8e-4a55-9d0b-0a3d8f6f1c12' }),
     ).rejects.toThrow(/FOREIGN KEY/u);
-  });
-});
-
-describe('the store and the house', () => {
-  const values = { have: 4, packSize: 10, packCents: 120, place: 'A' };
-
-  it('take parts once, with figures that can be', async () => {
-    const id = value(await newStock({ kind: 'led', lamp: 'red' }, values));
-    expect(message(await newStock({ kind: 'led', lamp: 'red' }, values))).toContain('already');
-    expect(message(await newStock({ kind: 'led', lamp: 'pink' }, values))).toContain('Say which part it is');
-    expect(message(await newStock({ kind: 'jumper' }, { ...values, packSize: 0 }))).toBe(
-      'The pack size must be at least 1. Nothing was saved.',
-    );
-    expect(message(await changeStock(id, 1, { ...values, packCents: NaN }))).toBe(
-      'The price of a pack must be a number. Nothing was saved.',
-    );
-    value(await changeStock(id, 1, { ...values, have: 9 }));
-    expect((await stockRows()).find((r) => r.id === id)!.have).toBe(9);
-  });
-
-  it('take lamp figures whose spread holds them', async () => {
-    const { type, vf, at, vfLow, vfHigh, maxAmps, rs } = LAMPS.yellow;
-    const figures = { type, vf, at, vfLow, vfHigh, maxAmps, rs, origin: 'measured' } as const;
-    expect(message(await changeLamp(0, { ...figures, vfLow: 2.2 }))).toContain(
-      'must lie between the lowest and the highest',
-    );
-    expect(value(await changeLamp(0, figures))).toBe(1);
-  });
-
-  it('take a style and a meter within reason', async () => {
-    expect(message(await keepStyle(2, { ...DEFAULT_STYLE, rounding: 'down' }))).toContain('rounding');
-    expect(message(await keepMeter(0, { ...DEFAULT_METER, counts: 3 }))).toContain('counts');
-    expect(value(await keepMeter(0, { ...DEFAULT_METER, name: 'bench meter' }))).toBe(1);
-  });
-
-  it('say in the kit’s table what the sheet says', async () => {
-    const id = value(await startLesson('single', 'Kit table'));
-    const { name, text } = await kitCsv(id);
-    expect(name).toBe('kit-table-kit.csv');
-    const lines = text.trim().split('\r\n');
-    expect(lines).toHaveLength(1 + 7);
-    expect(lines.find((line) => line.startsWith('"lamp, red"'))).toMatch(/,D1,1,/u);
-  });
-});
-
-describe('the documents', () => {
-  it('show a circuit file that is taken and solves', () => {
-    const page = fs.readFileSync('docs/formats/circuit.md', 'utf8');
-    const circuit = parseCircuit(/```json\n([\s\S]*?)```/u.exec(page)![1]!);
-    if (!circuit.ok) throw new Error(JSON.stringify(circuit.findings));
-    const solved = solve(circuit.value);
-    expect(solved.ok && solved.value.parts['D1']!.amps).toBeCloseTo(8.8505e-3, 6);
-  });
-
-  it('name every kind of part there is', async () => {
-    const page = fs.readFileSync('docs/formats/circuit.md', 'utf8');
-    const { circuitSchema } = await import('@/core');
-    const known = JSON.stringify(
-      (await import('zod')).z.toJSONSchema(circuitSchema, { io: 'input', unrepresentable: 'any' }),
-    );
-    for (const [, kind] of known.matchAll(/"const":"(\w+)"/gu)) {
-      if (kind !== 'amps' && kind !== 'volts') expect(page).toMatch(new RegExp(`^\\| ${kind} +\\|`, 'mu'));
-    }
   });
 });

@@ -1,6 +1,6 @@
+import { message, value } from '../../tests/support/answers';
 import { ownDatabase } from '../../tests/support/database';
 import { TERMS, WORDING_MOST } from '@/messages/glossary';
-import type { Answer } from '@/server/failures';
 import { batteries } from '@/server/repositories/batteries';
 import { glossary } from '@/server/repositories/settings';
 import { keepWords } from './glossary/actions';
@@ -9,15 +9,6 @@ import { startLesson } from './lessons/actions';
 import { keepBattery, putAwayBattery } from './store/actions';
 
 ownDatabase();
-
-function value<T>(answer: Answer<T>): T {
-  if (!answer.ok) throw new Error(answer.message);
-  return answer.value;
-}
-
-function message(answer: Answer<unknown>): string {
-  return answer.ok ? 'went through' : answer.message;
-}
 
 describe('own words', () => {
   it('are kept where there are any, and taken back by leaving them empty', async () => {
