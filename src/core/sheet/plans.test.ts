@@ -45,7 +45,27 @@ function breaches({ plan }: LaidOut, circuit: Circuit): string[] {
     const [a, b] = Object.values(legs).map((hole) => holeOf(board, hole)!);
     if (b && Math.hypot(a!.x - b.x, a!.y - b.y) > 2) found.push(`${part} stretched`);
   }
-  return found;
+  return [...found, ...overLegs(plan)];
+}
+
+/** Jumpers that lie right over a hole in use. */
+function overLegs(plan: Plan): string[] {
+  const board = boardOf(plan);
+  if (board.copper === 'pads' || board.copper === 'tapes') return [];
+  const place = (hole: string) => holeOf(board, hole)!;
+  const used = plan.placements.flatMap(({ legs }) => Object.values(legs)).map(place);
+  return plan.placements
+    .filter(({ kind }) => kind === 'jumper')
+    .flatMap(({ part, legs }) => {
+      const [a, b] = Object.values(legs).map(place);
+      const length = Math.hypot(b!.x - a!.x, b!.y - a!.y);
+      const under = used.filter((hole) => {
+        const along = ((hole.x - a!.x) * (b!.x - a!.x) + (hole.y - a!.y) * (b!.y - a!.y)) / length;
+        const aside = ((hole.x - a!.x) * (b!.y - a!.y) - (hole.y - a!.y) * (b!.x - a!.x)) / length;
+        return along > 1e-9 && along < length - 1e-9 && Math.abs(aside) < 1e-9;
+      });
+      return under.length > 0 ? [`${part} over ${under.map(({ name }) => name).join()}`] : [];
+    });
 }
 
 /** Which way each lamp points, from its long leg to its short one. */

@@ -9,10 +9,15 @@ export type Method = 'lesson' | 'current' | 'most joined' | 'tried';
 /** Further orders that are tried, fewer for circuits with many parts: their work together stays about the same. */
 const TRIES = (bodies: number) => Math.max(2, Math.min(10, Math.round(120 / Math.max(bodies, 1))));
 
+/** Orders that are tried for a plan without a wire over a leg. */
+const LATE_TRIES = 12;
+
 export interface Try {
   readonly method: Method;
   readonly order: readonly Thing[];
   readonly spacing: Spacing;
+  /** Only where every plan so far has a wire over a leg. */
+  readonly late?: boolean;
 }
 
 /** The orders in which things are placed; close spacing comes last, for when nothing else fits. */
@@ -36,6 +41,10 @@ export function* attempts(
   if (spacing === 'clear') {
     yield { method: 'lesson', order: bodies, spacing: 'compact' };
     yield { method: 'most joined', order: joined, spacing: 'compact' };
+  }
+  for (let i = 0; i < LATE_TRIES; i++) {
+    const order = shuffledABit(i % 2 ? bodies : joined, random);
+    yield { method: 'tried', order, spacing: i % 3 ? spacing : 'compact', late: true };
   }
 }
 

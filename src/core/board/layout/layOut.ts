@@ -1,7 +1,7 @@
 import { accepted, finding, refused, type Finding, type Outcome } from '../../findings/finding';
 import { boardsFor, BOARD_CHOICES, type BoardChoice, type BoardSpec } from '../boards';
 import type { Placement, Plan } from '../plan';
-import { attempts, type Method } from './attempts';
+import { attempts, type Method, type Try } from './attempts';
 import { layOutCard } from './card';
 import { joinNets, type JoinRequest } from './join';
 import { latticeOf, type Lattice } from './lattice';
@@ -9,9 +9,10 @@ import type { LayoutRequest } from './request';
 import { Placer, type Arrangement } from './place';
 import { planFrom } from './planFrom';
 import { withoutCrossings } from './relay';
+import type { Spacing } from './prices';
 import { qualityOf, type Quality } from './score';
 import { wiringOf, type Wiring } from './wiring';
-import type { Link } from './wirePrice';
+import { legsUnder, type Link } from './wirePrice';
 
 export interface LaidOut {
   readonly plan: Plan;
@@ -61,56 +62,72 @@ interface Attempt {
 function onBoard(request: LayoutRequest, wiring: Wiring, board: BoardSpec, anyWillDo = false): Attempt {
   const lattice = latticeOf(board);
   const netNumber = new Map([...wiring.legs.keys()].map((net, i) => [net, i]));
-  const kept = keptHoles(request.keep ?? [], lattice);
+  const ground: Ground = {
+    request,
+    wiring,
+    lattice,
+    netNumber,
+    kept: keptHoles(request.keep ?? [], lattice),
+  };
   let best: Found | undefined;
   let left = wiring.bodies.length;
-  for (const { method, order, spacing } of attempts(wiring, request, anyWillDo)) {
-    // Stages among each other's rows are taken only where they do not fit one below the other.
-    if (best && spacing !== request.spacing) break;
-    const { perBand, lamps = 'the same way' } = request;
-    const setting = { lattice, wiring, spacing, lamps, netNumber, kept, perBand };
-    const made = new Placer(setting).run(order);
-    left = Math.min(left, made.left.length);
-    if (made.left.length) continue;
-    const joining = joiningOf(request, wiring, netNumber, lattice, made);
-    const links = joinNets(joining);
-    if (!links) {
-      left = Math.min(left, 1);
-      continue;
-    }
-    const plan = planFrom(request, wiring, netNumber, lattice, made, links);
-    const quality = qualityOf(plan);
-    if (!best || quality.cost < best.quality.cost - 1e-9)
-      best = { plan, quality, method, made, joining, links };
-    if (anyWillDo) break;
+  for (const one of attempts(wiring, request, anyWillDo)) {
+    if (isEnough(best, one, request.spacing)) break;
+    const { found, left: over } = attempt(ground, one);
+    left = Math.min(left, over);
+    if (found && (!best || isBetter(found, best))) best = found;
+    if (best && anyWillDo) break;
   }
-  return { best: best && !anyWillDo ? tidied(best, request, wiring, netNumber, lattice) : best, left };
+  return { best: best && !anyWillDo ? tidied(best, ground) : best, left };
 }
 
-function joiningOf(
-  { keep = [] }: LayoutRequest,
-  wiring: Wiring,
-  netNumber: ReadonlyMap<string, number>,
-  lattice: Lattice,
-  { occupancy }: Arrangement,
-): JoinRequest {
+/** What all attempts on a board share. */
+interface Ground {
+  readonly request: LayoutRequest;
+  readonly wiring: Wiring;
+  readonly lattice: Lattice;
+  readonly netNumber: ReadonlyMap<string, number>;
+  readonly kept: ReadonlyMap<string, readonly number[]>;
+}
+
+/** Stages among each other's rows, and further orders, are taken only for want of a plan without a wire over a leg. */
+function isEnough(best: Found | undefined, { spacing, late }: Try, wished: Spacing): boolean {
+  if (late && !best) return true;
+  return best?.under === 0 && (late === true || spacing !== wished);
+}
+
+function attempt(ground: Ground, { method, order, spacing }: Try): { found?: Found; left: number } {
+  const { request, wiring, lattice, netNumber, kept } = ground;
+  const { perBand, lamps = 'the same way' } = request;
+  const setting = { lattice, wiring, spacing, lamps, netNumber, kept, perBand };
+  const made = new Placer(setting).run(order);
+  if (made.left.length) return { left: made.left.length };
+  const joining = joiningOf(ground, made);
+  const links = joinNets(joining);
+  if (!links) return { left: 1 };
+  const plan = planFrom(request, wiring, netNumber, lattice, made, links);
+  const under = legsUnder(made.occupancy, links);
+  return { found: { plan, quality: qualityOf(plan), method, made, joining, links, under }, left: 0 };
+}
+
+/** No wire over a leg comes first, then the fewest and shortest wires. */
+function isBetter(one: Found, other: Found): boolean {
+  if (one.under !== other.under) return one.under < other.under;
+  return one.quality.cost < other.quality.cost - 1e-9;
+}
+
+function joiningOf({ request, wiring, lattice, netNumber }: Ground, { occupancy }: Arrangement): JoinRequest {
   return {
     occupancy,
     nets: netOrder(wiring, netNumber),
     plus: netNumber.get(wiring.plus) ?? -1,
     minus: netNumber.get(wiring.minus) ?? -1,
-    kept: keptLinks(keep, lattice, occupancy.netAt),
+    kept: keptLinks(request.keep ?? [], lattice, occupancy.netAt),
   };
 }
 
 /** The plan with the wires that cross others laid once more. */
-function tidied(
-  found: Found,
-  request: LayoutRequest,
-  wiring: Wiring,
-  netNumber: ReadonlyMap<string, number>,
-  lattice: Lattice,
-): LaidOut {
+function tidied(found: Found, { request, wiring, lattice, netNumber }: Ground): LaidOut {
   if (found.quality.crossings === 0) return found;
   const links = withoutCrossings(found.joining, found.links);
   const plan = planFrom(request, wiring, netNumber, lattice, found.made, links);
@@ -122,6 +139,8 @@ interface Found extends LaidOut {
   readonly made: Arrangement;
   readonly joining: JoinRequest;
   readonly links: readonly Link[];
+  /** Holes in use that a wire lies over. */
+  readonly under: number;
 }
 
 function keptHoles(keep: readonly Placement[], lattice: Lattice): Map<string, readonly number[]> {

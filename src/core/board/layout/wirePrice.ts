@@ -55,6 +55,13 @@ function passingCost(occupancy: Occupancy, a: number, b: number): number {
   return cost;
 }
 
+/** Holes with a leg or the end of a wire in them that some wire lies right over. */
+export function legsUnder({ lattice, netAt }: Occupancy, links: readonly Link[]): number {
+  if (lattice.board.copper === 'pads') return 0;
+  const over = links.flatMap(({ a, b }) => passed(lattice, a, b));
+  return over.filter(({ hole, off }) => off < 1e-9 && netAt[hole]! >= 0).length;
+}
+
 /** How near to the middle of a hole a wire lies over it, in pitches. */
 const OVER = 0.4;
 
