@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { boardOf, type Copper, type Level, type Part, type PatternId, type Sheet } from '@/core';
+import { boardOf, patternOf, type Copper, type Level, type Part, type Sheet } from '@/core';
 
 export interface Term {
   readonly term: string;
@@ -197,10 +197,6 @@ const on =
   (...coppers: readonly Copper[]) =>
   ({ plan }: Sheet) =>
     coppers.includes(boardOf(plan).copper);
-const lessonOf =
-  (...patterns: readonly PatternId[]) =>
-  ({ pattern }: Sheet) =>
-    patterns.includes(pattern);
 
 /** When a lesson needs a word; those that are not listed are needed always. */
 const NEEDED: Readonly<Partial<Record<TermId, (sheet: Sheet) => boolean>>> = {
@@ -216,8 +212,10 @@ const NEEDED: Readonly<Partial<Record<TermId, (sheet: Sheet) => boolean>>> = {
   tape: on('tapes'),
   potentiometer: has('potentiometer'),
   zener: has('zener'),
-  common: lessonOf('rgb'),
-  hogging: lessonOf('hogging', 'rgb'),
+  common: ({ circuit }) => circuit.parts.some(({ body }) => body !== undefined),
+  hogging: ({ findings, steady }) =>
+    findings.some(({ code }) => code === 'unequal-lamps') ||
+    steady.ways.some(({ kind }) => kind === 'shared'),
   limit: ({ supply }) => supply.kind === 'bench',
-  isolated: lessonOf('lamp-cover'),
+  isolated: ({ pattern }) => patternOf(pattern).standsInFor !== undefined,
 };
