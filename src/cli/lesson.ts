@@ -12,6 +12,7 @@ import {
   type LegPlace,
   type Observation,
   type Sheet,
+  type Gate,
   type Step,
 } from '@/core';
 import { Exit, print } from './exit';
@@ -137,9 +138,13 @@ function stepJson(step: Step, supplies: readonly string[]) {
     ids: [...new Set([...idsOf(step), ...taped, ...tested])],
     ...legs,
     ...pieces,
-    ...('gate' in step ? { gate: step.gate } : {}),
+    ...('gate' in step ? { gate: gateJson(step.gate) } : {}),
     minutes: step.minutes,
   };
+}
+
+function gateJson({ power, lit, may, held, readings }: Gate) {
+  return { power, lit, may, held, readings };
 }
 
 function legsJson(legs: readonly LegPlace[]) {

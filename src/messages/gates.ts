@@ -85,7 +85,7 @@ export function seenWords(gate: Gate, sheet: Sheet): string {
   const infrared = all.filter(({ part, type }) => type === 'infrared' && lit.includes(part));
   const shown = lit.filter((part) => !infrared.some((lamp) => lamp.part === part));
   return [
-    shown.length > 0 && `${litWords(shown, sheet)}.`,
+    shown.length > 0 && `${litWords(gate, shown, sheet)}.`,
     infrared.length > 0 &&
       `${listWords(infrared.map(({ part }) => part))}: infrared is not seen; look through a phone’s camera.`,
     may.length > 0 &&
@@ -98,10 +98,13 @@ export function seenWords(gate: Gate, sheet: Sheet): string {
 }
 
 /** Lamps of the finished build that look alike are told of together. */
-function litWords(lit: readonly string[], sheet: Sheet): string {
+function litWords(gate: Gate, lit: readonly string[], sheet: Sheet): string {
   const all = sheet.steady.design.lamps;
   const own = all.filter(({ part }) => lit.includes(part));
-  const looks = [...new Set(own.map(({ brightness, type }) => looksWords(brightness, type)))];
+  // As they look at this gate, with its knobs turned and its buttons held, not as the lesson ends.
+  const looks = [
+    ...new Set(own.map(({ part, brightness, type }) => looksWords(gate.looks[part] ?? brightness, type))),
+  ];
   const verb = lit.length === 1 ? 'lights' : 'light';
   if (lit.length === all.length && looks.length === 1 && all.length > 1)
     return `All ${all.length} lamps are ${looks[0]}`;

@@ -1,4 +1,4 @@
-import { expectationWith, sheetWith } from '../../tests/support/sheets';
+import { expectationWith, patternSheet, sheetWith } from '../../tests/support/sheets';
 import { DEFAULT_STYLE, finding, judgeBench, noteReading, THIN } from '@/core';
 import { likeliestWords, nextWords } from './causes';
 import { CAUTION_WORDS } from './cautions';
@@ -93,6 +93,15 @@ describe('the build card in words', () => {
     expect(plain(words('after-power').detail)).toMatch(
       /The lamp is bright\. Across R1 the meter reads 2\.6\d V to 3\.1\d V\./u,
     );
+  });
+
+  it('says of a lamp how it looks with its knob as it is held then, not as the lesson ends', () => {
+    const dimmer = patternSheet('dimmer');
+    const last = dimmer.steps.filter((step) => 'gate' in step && step.gate.power).at(-1)!;
+    const { detail } = stepWords(last, dimmer);
+    // Fully up it carries near 8.5 mA of 20: bright; half way, as the lesson ends, it is dim.
+    expect(detail).toMatch(/Set P1 turned fully up\. The lamp is bright/u);
+    expect(dimmer.steady.design.lamps[0]!.brightness).toBe('dim');
   });
 
   it('writes five bands where the house has them', () => {

@@ -3,6 +3,7 @@ import { choiceWith, requestWith } from '../../../tests/support/sheets';
 import { WISHES } from '../../../tests/support/wishes';
 import { LESSONS } from '../../demo/lessons';
 import type { BoardChoice } from '../board/boards';
+import { brightnessAt } from '../catalogue/brightness';
 import { readBack } from '../board/readBack';
 import { isKind, type Circuit } from '../circuit/circuit';
 import { PATTERN_IDS } from '../patterns/index';
@@ -43,7 +44,10 @@ function broken(sheet: Sheet, there: ReadonlySet<string>, gate: Gate): string[] 
   const now = solve(tied(standing(sheet, there, gate)));
   if (!now.ok) return ['does not settle'];
   const lamps = standing(sheet, there, gate).parts.filter((part) => isKind(part, 'led'));
-  const seen = lamps.flatMap(({ id }) => falseLight(gate, id, now.value.parts[id]?.amps ?? 0));
+  const seen = lamps.flatMap(({ id, params }) => {
+    const amps = now.value.parts[id]?.amps ?? 0;
+    return [...falseLight(gate, id, amps), ...falseLook(gate, id, amps, params.maxAmps)];
+  });
   const read = gate.readings.flatMap(({ part, measure, low, high }) => {
     const volts = Math.abs(now.value.parts[part]?.volts ?? 0);
     const within = volts >= 0.95 * low && volts <= 1.05 * high;
@@ -55,6 +59,13 @@ function broken(sheet: Sheet, there: ReadonlySet<string>, gate: Gate): string[] 
 function falseLight({ lit, may }: Gate, lamp: string, amps: number): string[] {
   if (lit.includes(lamp)) return amps < 2e-4 ? [`${lamp} is said to light at ${amps} A`] : [];
   return amps > 1e-4 && !may.includes(lamp) ? [`${lamp} is said to stay dark at ${amps} A`] : [];
+}
+
+/** What is said of how a lamp looks is what it does then, not what it does when the lesson is done. */
+function falseLook({ looks }: Gate, lamp: string, amps: number, maxAmps: number): string[] {
+  const look = looks[lamp];
+  const right = [0.98, 1, 1.02].map((share) => brightnessAt(share * amps, maxAmps));
+  return look === undefined || right.includes(look) ? [] : [`${lamp} is said to be ${look} at ${amps} A`];
 }
 
 function falseGates(sheet: Sheet): string[] {

@@ -6,7 +6,7 @@ import { quantile } from '../numerics/quantile';
 import type { Held, Probed } from '../observe/checkpoint';
 import { drawPoints, ready } from '../observe/draws';
 import { withHeld } from '../observe/held';
-import { litIn } from '../observe/looks';
+import { lampsSeen, litIn } from '../observe/looks';
 import type { Observation } from '../observe/observation';
 import { observe, reportOf } from '../observe/observe';
 import { drawSlice } from '../tolerance/bands';
@@ -20,7 +20,7 @@ export interface GateGround {
 }
 
 /** A look without power. */
-export const NO_POWER: Gate = { power: false, lit: [], may: [], held: {}, readings: [] };
+export const NO_POWER: Gate = { power: false, lit: [], may: [], looks: {}, held: {}, readings: [] };
 
 /** Draws for the band of a reading half-way: it is said to two digits. */
 const DRAWS = { samples: 120, seed: 1 } as const;
@@ -46,7 +46,13 @@ export function gateAt(
   if (!seen.ok) return { ...NO_POWER, power: true, held };
   const added = before && addedAmps(ground, built, before, held);
   const readings = [...resistorReading(seen.value, newest), ...(added ? [added] : [])];
-  return { power: true, ...litIn(seen.value), held, readings };
+  const lamps = litIn(seen.value);
+  return { power: true, ...lamps, looks: looksOf(seen.value, lamps.lit), held, readings };
+}
+
+function looksOf(seen: Observation, lit: readonly string[]): Gate['looks'] {
+  const lamps = lampsSeen(seen).filter(({ part }) => lit.includes(part));
+  return Object.fromEntries(lamps.map(({ part, brightness }) => [part, brightness]));
 }
 
 /** The circuit that the pieces on the board make by then; the supply is put to it for the test. */

@@ -36,6 +36,8 @@ export interface Gate {
   readonly lit: readonly string[];
   /** Lamps that glow so faintly that they may be seen or not. */
   readonly may: readonly string[];
+  /** How bright each lamp that lights is then, with everything held as said. */
+  readonly looks: Readonly<Record<string, Brightness>>;
   /** Buttons that are held and knobs that are turned for it. */
   readonly held: Held;
   readonly readings: readonly GateReading[];
