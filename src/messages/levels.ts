@@ -11,6 +11,7 @@ import {
   type StringSum,
 } from '@/core';
 import { lampName, looksWords, ownName } from './names';
+import { knobWords } from './points';
 import { listWords } from './stepWords';
 
 export const LEVEL_WORDS: Readonly<Record<Level, { readonly name: string; readonly about: string }>> = {
@@ -46,7 +47,8 @@ export function sumsAt(level: Exclude<Level, 'full working'>, sheet: Sheet): Sum
 
 /** What comes out of it: which lamps light and how, and at every level but the first their current. */
 export function seen(sheet: Sheet, level: Level): SumBlock {
-  return { title: 'What is seen', lines: seenLines(sheet, level) };
+  const knobs = knobWords(sheet.circuit);
+  return { title: knobs ? `What is seen, ${knobs}` : 'What is seen', lines: seenLines(sheet, level) };
 }
 
 /** The sum of each string once. */

@@ -1,5 +1,4 @@
-import type { Checkpoint, Held, ThingKind } from '@/core';
-import { formatPercent } from '@/core';
+import { formatPercent, isKind, type Checkpoint, type Circuit, type Held, type ThingKind } from '@/core';
 import { legName } from './names';
 
 /** What a checkpoint is called by. */
@@ -67,6 +66,15 @@ export function heldWords(held: Held | undefined): string {
     return state === 'closed' ? `hold ${part} pressed` : `leave ${part} alone`;
   });
   return words.join(', ');
+}
+
+/** Where the knobs of a circuit stand; nothing where there is none. */
+export function knobWords({ parts }: Circuit): string {
+  return parts
+    .flatMap((part) =>
+      isKind(part, 'potentiometer') ? [`${part.id} ${turnWords(part.params.position)}`] : [],
+    )
+    .join(', ');
 }
 
 /** Where a knob stands, from all of its ohms out to all of them in. */

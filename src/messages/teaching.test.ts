@@ -109,6 +109,16 @@ describe('what comes before what', () => {
   });
 });
 
+describe('what is seen', () => {
+  it('is said with where the knob stands, and with nothing where there is none', () => {
+    expect(seen(patternSheet('dimmer'), 'card').title).toBe('What is seen, P1 half way');
+    expect(seen(patternSheet('dimmer', { position: 0 }), 'card').title).toBe(
+      'What is seen, P1 turned fully up',
+    );
+    expect(seen(sheetWith(), 'card').title).toBe('What is seen');
+  });
+});
+
 describe('the parts in words', () => {
   it('tell a lamp with a common cathode from one with a common anode', () => {
     const words = (common: 'cathode' | 'anode') =>

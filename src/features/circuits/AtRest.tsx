@@ -53,7 +53,7 @@ export function AtRest({ circuit, onChange }: { circuit: Circuit; onChange: (cir
           {text} The figures keep the value from before.
         </Note>
       ))}
-      <div className="scroll-x">
+      <div className={waiting ? 'scroll-x stale' : 'scroll-x'}>
         <Table>
           <Heads
             columns={[

@@ -98,7 +98,7 @@ function VariedChart({ circuit, varied, choice }: { circuit: Circuit; varied: Va
       {failure && <Note kind="refusal">{failure}</Note>}
       {reply && !reply.ok && <Note kind="refusal">{reply.findings.map(screenSentence).join(' ')}</Note>}
       {swept && lines.length > 0 && (
-        <>
+        <div className={waiting ? 'stale' : undefined}>
           <div className="scroll-x">
             <LineChart
               label={`Current of ${lines.join(', ')} as ${nameOf(varied)} varies`}
@@ -116,7 +116,7 @@ function VariedChart({ circuit, varied, choice }: { circuit: Circuit; varied: Va
               )
               .join(', ')}
           </p>
-        </>
+        </div>
       )}
       <Shown legend="Current of" names={ids} shown={lines} onShow={show} />
     </div>

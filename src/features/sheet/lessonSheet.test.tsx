@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { waitFor } from '@testing-library/react';
+import { act, waitFor } from '@testing-library/react';
 import { contentOf, line, openLesson, SAVED_AT, SINGLE, stage } from '../../../tests/support/lessonScreen';
 import { visited } from '../../../tests/support/navigation';
 import { retype, row, said, screen, within } from '../../../tests/support/screen';
@@ -95,6 +95,20 @@ describe('saving', () => {
     await screen.findByDisplayValue('Pier light');
     expect(keep.mock.calls.length - calls).toBeLessThanOrEqual(2);
     expect(localStorage.getItem('mivvet.lesson.7')).toBeNull();
+  });
+
+  it('is not said to be done while a newer change waits', async () => {
+    let arrive: (() => void) | undefined;
+    keep.mockImplementationOnce(() => new Promise((resolve) => (arrive = () => resolve(kept(2)))));
+    const { user } = openLesson();
+    const title = screen.getByLabelText('Title of the lesson');
+    await user.type(title, 'A');
+    await waitFor(() => expect(arrive).toBeDefined(), { timeout: 10_000 });
+    await user.type(title, 'B');
+    await act(async () => arrive!());
+    expect(document.querySelector('.save-state')!.textContent).not.toMatch(/^saved/u);
+    await waitFor(() => expect(screen.getByText(/^saved/u)).toBeTruthy(), { timeout: 10_000 });
+    expect(keep.mock.calls[keep.mock.calls.length - 1]![2].title).toMatch(/AB$/u);
   });
 
   it('overtaken by somebody else, leaves the choice', async () => {

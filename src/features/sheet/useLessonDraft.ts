@@ -65,7 +65,8 @@ export function useLessonDraft(id: number, first: LessonContent, firstVersion: n
           version.current = answer.value.version;
           const newest = kept.read<Kept>(keyOf(id));
           if (newest && same(newest.content, next)) kept.forget(keyOf(id));
-          setSave({ kind: 'saved', at: answer.value.at });
+          // What was typed since is still on its way: the mark is that of the newest.
+          if (stored.current === next) setSave({ kind: 'saved', at: answer.value.at });
         } else {
           const message =
             answer?.message ??

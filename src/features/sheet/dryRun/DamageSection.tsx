@@ -33,11 +33,13 @@ const ask = (core: Core, { sheet, request }: Question) => core.dryRuns(sheet, re
 
 /** One mistake made on purpose: first what one expects, then what happens, why, and what a meter would read. */
 export function DamageSection({ sheet, request }: Question) {
-  const { reply, failure } = useAsked('careful', { sheet, request }, ask);
+  const { reply, of, waiting, failure } = useAsked('careful', { sheet, request }, ask);
   const [chosen, setChosen] = useState('');
   const [said, setSaid] = useState<Said | undefined>();
   const run = reply?.find((one) => keyOf(one) === chosen);
   const told = said?.for === chosen;
+  // A mistake is told of the lesson that it was worked out for, never of the one that is being typed.
+  const its = of?.sheet;
   return (
     <section className="ruled">
       <h2>Damage it on purpose</h2>
@@ -57,15 +59,17 @@ export function DamageSection({ sheet, request }: Question) {
           ))}
         </Form.Select>
       </Form.Group>
-      {run && !told && (
-        <Prediction
-          key={chosen}
-          run={run}
-          sheet={sheet}
-          onSay={(change, volts) => setSaid({ for: chosen, change, volts })}
-        />
-      )}
-      {run && told && <Outcome run={run} said={said} sheet={sheet} />}
+      <div className={waiting ? 'stale' : undefined} aria-busy={waiting}>
+        {run && its && !told && (
+          <Prediction
+            key={chosen}
+            run={run}
+            sheet={its}
+            onSay={(change, volts) => setSaid({ for: chosen, change, volts })}
+          />
+        )}
+        {run && its && told && <Outcome run={run} said={said} sheet={its} />}
+      </div>
     </section>
   );
 }

@@ -71,17 +71,17 @@ export function WhatIfSection({ sheet, shelf, style }: Props) {
 }
 
 function Curve({ question }: { question: Question }) {
-  const { reply, failure } = useAsked('quick', question, ask);
+  const { reply, of, waiting, failure } = useAsked('quick', question, ask);
   if (failure) return <Note kind="refusal">{failure}</Note>;
-  if (!reply) return <p className="soft">Being worked out…</p>;
+  if (!reply || !of) return <p className="soft">Being worked out…</p>;
   if (!reply.ok) return <Note>{sentences(reply.findings)}</Note>;
-  const part = partOf(question.circuit, question.resistor);
+  const part = partOf(of.circuit, of.resistor);
   const planned = part?.kind === 'resistor' ? part.params.ohms : 0;
   return (
-    <>
+    <div className={waiting ? 'stale' : undefined} aria-busy={waiting}>
       <ZoneChart curve={reply.value} planned={planned} />
       <WalkDown curve={reply.value} />
-    </>
+    </div>
   );
 }
 

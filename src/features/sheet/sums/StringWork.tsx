@@ -6,9 +6,7 @@ import {
   formatQuantity,
   formatQuotient,
   formatSum,
-  isKind,
   MINUS,
-  type Circuit,
   type HouseStyle,
   type Sheet,
   type SteadySums,
@@ -16,7 +14,7 @@ import {
 } from '@/core';
 import type { SumLine } from '@/messages/levels';
 import { lampName } from '@/messages/names';
-import { turnWords } from '@/messages/points';
+import { knobWords } from '@/messages/points';
 import { listWords } from '@/messages/stepWords';
 import { SumRows } from './SumBlockTable';
 
@@ -103,15 +101,6 @@ function lines(sum: StringSum, { steady, circuit }: Sheet, style: HouseStyle): S
         ]
       : []),
   ];
-}
-
-/** Where the knobs of a circuit stand, in words; nothing where there is none. */
-function knobWords({ parts }: Circuit): string {
-  return parts
-    .flatMap((part) =>
-      isKind(part, 'potentiometer') ? [`${part.id} ${turnWords(part.params.position)}`] : [],
-    )
-    .join(', ');
 }
 
 /** The supply's own ohms count more than once where more strings than one pass through them. */
