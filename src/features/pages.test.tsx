@@ -98,7 +98,7 @@ describe('the check sheet', () => {
     expect(page).toContain('7 Fenn');
     expect(page).toMatch(/across R1 , V 2\.6\d – 3\.1\d/u);
     expect(page).toMatch(/current , mA 7\.\d\d – 9\.\d\d/u);
-    expect(page).toContain('lift the red lead of B1 and put the meter between it and its hole');
+    expect(page).toContain('open the loop at the plus of B1 and put the meter into the gap');
   });
 
   it('has twelve empty rows without a group', () => {

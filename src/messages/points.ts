@@ -42,6 +42,9 @@ function placeWords(point: Checkpoint): string {
       return probed(point.part, point.kind, point.from.pin, point.to.pin);
     case 'amps':
     case 'meanAmps':
+      // Not every supply has leads: a coin cell lies between its tapes, a port has a plug.
+      if (point.kind === 'supply')
+        return `open the loop at the plus of ${point.gap.part} and put the meter into the gap`;
       return `lift the ${legName(point.kind, point.gap.pin)} of ${point.gap.part} and put the meter between it and its hole`;
     case 'hertz':
       return 'count how often it comes on in ten seconds';
@@ -55,7 +58,7 @@ function placeWords(point: Checkpoint): string {
 /** Legs that are told apart say which probe goes where; others may be touched either way. */
 function probed(part: string, kind: ThingKind, from: string, to: string): string {
   if (kind === 'resistor') return `one probe on each leg of ${part}`;
-  if (kind === 'supply') return 'from the red lead to the black lead, with everything on';
+  if (kind === 'supply') return 'from plus to minus of the supply, with everything on';
   return `red probe on the ${legName(kind, from)} of ${part}, black on the ${legName(kind, to)}`;
 }
 
