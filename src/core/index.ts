@@ -181,7 +181,7 @@ export { currentPaths } from './diagram/paths';
 // patterns
 export { PATTERN_IDS, patternOf, PATTERNS, type PatternId } from './patterns/index';
 export type { Goal } from './patterns/goal';
-export type { AgeRow, LampFigure, Life, SteadySums, StringSum } from './patterns/steady/figures';
+export type { AgeRow, LampFigure, Life, LessonSums, StringSum } from './patterns/steady/figures';
 export type { LampSorts } from './patterns/steady/parts';
 export type { Way } from './patterns/steady/way';
 export type { WayChoice } from './patterns/strings/strings';

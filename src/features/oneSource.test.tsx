@@ -115,7 +115,7 @@ describe.each(LESSONS.map((lesson) => [lesson.title, lesson] as const))('%s', (t
   });
 
   it('has sums with the resistors that are in the circuit', () => {
-    for (const sum of sheet.steady.strings) {
+    for (const sum of sheet.sums.strings) {
       const part = partOf(sheet.circuit, sum.resistor);
       expect(part?.kind === 'resistor' && part.params.ohms).toBe(sum.chosen);
     }
@@ -167,7 +167,7 @@ describe.each(LESSONS.map((lesson) => [lesson.title, lesson] as const))(
 
     it('adds the volts along the way up to those at the supply’s ends', () => {
       const total = /= ([\d.]+) V/u.exec(plain(talk.sum))![1]!;
-      expect(Number(total)).toBeCloseTo(sheet.steady.design.supplyVolts, 1);
+      expect(Number(total)).toBeCloseTo(sheet.sums.design.supplyVolts, 1);
     });
 
     it('says everything in whole words', () => {

@@ -53,7 +53,7 @@ describe.each(LESSONS.map((params) => [JSON.stringify(params), params] as const)
     });
 
     it('says one resistor value everywhere', () => {
-      const sums = text(<LoopWork steady={sheet.steady} loop={sheet.loop} style={DEFAULT_STYLE} />);
+      const sums = text(<LoopWork sums={sheet.sums} loop={sheet.loop} style={DEFAULT_STYLE} />);
       const parts = text(<PartsStage sheet={sheet} style={DEFAULT_STYLE} shelf={BARE_SHELF} />);
       const kit = text(
         <KitStage sheet={sheet} style={DEFAULT_STYLE} csvHref="/k" extras={[]} onExtras={() => undefined} />,
@@ -187,14 +187,14 @@ describe('sums for every lamp', () => {
   it.each(LAMP_TYPES)('%s: the volts add up and the working ends at the solved current', (lamp) => {
     // A tired block: what it loses inside itself shows.
     const sheet = sheetWith({ lamp, supply: { kind: 'block-9v', cells: 1, age: 'tired' }, amps: 0.015 });
-    const { design, supplyFigures } = sheet.steady;
+    const { design, supplyFigures } = sheet.sums;
     const { volts } = design.hottest!;
     expect(volts + design.lamps[0]!.volts + design.amps * supplyFigures.ohms).toBeCloseTo(
       supplyFigures.volts,
       9,
     );
     expect(volts / sheet.loop.chosen).toBeCloseTo(design.amps, 12);
-    const page = text(<LoopWork steady={sheet.steady} loop={sheet.loop} style={DEFAULT_STYLE} />);
+    const page = text(<LoopWork sums={sheet.sums} loop={sheet.loop} style={DEFAULT_STYLE} />);
     const [, parts, total] = /the volts add up (.*?) inside the supply ([\d.]+) V/u.exec(page)!;
     const sum = [...parts!.matchAll(/([\d.]+) (m?)V/gu)].reduce(
       (all, [, figure, milli]) => all + Number(figure) * (milli ? 1e-3 : 1),

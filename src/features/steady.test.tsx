@@ -51,7 +51,7 @@ describe.each(PATTERN_IDS)('the stages of %s', (pattern) => {
     for (const part of sheet.circuit.parts) {
       if (part.kind === 'resistor') expect(page).toContain(plain(formatOhms(part.params.ohms)));
     }
-    expect(page).toContain(plain(formatQuantity(sheet.steady.design.amps, 'A')));
+    expect(page).toContain(plain(formatQuantity(sheet.sums.design.amps, 'A')));
     expect(page).not.toMatch(/undefined|NaN/u);
   });
 

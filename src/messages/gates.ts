@@ -81,7 +81,7 @@ export function holdWords({ held }: Gate): string {
 /** Which lamps light, which may glow, and that the others stay dark. */
 export function seenWords(gate: Gate, sheet: Sheet): string {
   const { lit, may } = gate;
-  const all = sheet.steady.design.lamps;
+  const all = sheet.sums.design.lamps;
   const infrared = all.filter(({ part, type }) => type === 'infrared' && lit.includes(part));
   const shown = lit.filter((part) => !infrared.some((lamp) => lamp.part === part));
   return [
@@ -99,7 +99,7 @@ export function seenWords(gate: Gate, sheet: Sheet): string {
 
 /** Lamps of the finished build that look alike are told of together. */
 function litWords(gate: Gate, lit: readonly string[], sheet: Sheet): string {
-  const all = sheet.steady.design.lamps;
+  const all = sheet.sums.design.lamps;
   const own = all.filter(({ part }) => lit.includes(part));
   // As they look at this gate, with its knobs turned and its buttons held, not as the lesson ends.
   const looks = [
@@ -115,7 +115,7 @@ function litWords(gate: Gate, lit: readonly string[], sheet: Sheet): string {
 /** A lamp that is on the board by now and does not light is said to stay dark, so that nobody looks for a fault. */
 function darkWords({ lit, may, held }: Gate, sheet: Sheet): string {
   if (Object.values(held).includes('open')) return '';
-  const later = sheet.steady.design.lamps.filter(
+  const later = sheet.sums.design.lamps.filter(
     ({ part, brightness }) => brightness === 'dark' && !lit.includes(part) && !may.includes(part),
   );
   return later.length > 0 && lit.length > 0

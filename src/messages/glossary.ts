@@ -203,8 +203,8 @@ const NEEDED: Readonly<Partial<Record<TermId, (sheet: Sheet) => boolean>>> = {
   resistor: has('resistor'),
   bands: has('resistor'),
   tolerance: has('resistor'),
-  series: ({ steady }) => steady.strings.some((sum) => sum.lamps.length > 1 && !sum.sideBySide),
-  parallel: ({ steady }) => steady.design.lamps.length > 1,
+  series: ({ sums }) => sums.strings.some((sum) => sum.lamps.length > 1 && !sum.sideBySide),
+  parallel: ({ sums }) => sums.design.lamps.length > 1,
   row: on('rows'),
   jumper: on('rows'),
   strip: on('strips'),
@@ -213,9 +213,8 @@ const NEEDED: Readonly<Partial<Record<TermId, (sheet: Sheet) => boolean>>> = {
   potentiometer: has('potentiometer'),
   zener: has('zener'),
   common: ({ circuit }) => circuit.parts.some(({ body }) => body !== undefined),
-  hogging: ({ findings, steady }) =>
-    findings.some(({ code }) => code === 'unequal-lamps') ||
-    steady.ways.some(({ kind }) => kind === 'shared'),
+  hogging: ({ findings, sums }) =>
+    findings.some(({ code }) => code === 'unequal-lamps') || sums.ways.some(({ kind }) => kind === 'shared'),
   limit: ({ supply }) => supply.kind === 'bench',
   isolated: ({ pattern }) => patternOf(pattern).standsInFor !== undefined,
 };

@@ -3,8 +3,8 @@ import { lampName, supplyName } from './names';
 import { listWords } from './stepWords';
 
 /** A lesson in one line: `red lamp, 330 Ω, 3 AA cells, fresh: 8.85 mA`, or `3 blue and 2 red lamps, …`. */
-export function lessonLine({ steady }: Pick<Sheet, 'steady'>): string {
-  const { design, supply, loop } = steady;
+export function lessonLine({ sums }: Pick<Sheet, 'sums'>): string {
+  const { design, supply, loop } = sums;
   if (loop) {
     return `${lampName(loop.lamp.type)} lamp, ${formatOhms(loop.chosen)}, ${supplyName(supply)}: ${formatQuantity(design.amps, 'A')}`;
   }

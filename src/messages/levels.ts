@@ -52,8 +52,8 @@ export function seen(sheet: Sheet, level: Level): SumBlock {
 }
 
 /** The sum of each string once. */
-function ownSums({ steady }: Sheet): readonly StringSum[] {
-  return steady.strings.filter((sum) => sum.alike[0] === sum.resistor);
+function ownSums({ sums }: Sheet): readonly StringSum[] {
+  return sums.strings.filter((sum) => sum.alike[0] === sum.resistor);
 }
 
 function cardLines(sum: StringSum): SumLine[] {
@@ -89,9 +89,9 @@ function bandLine(ohms: number): SumLine {
 }
 
 /** Lamps that look and carry the same stand in one line. */
-function seenLines({ steady, circuit }: Sheet, level: Level): SumLine[] {
+function seenLines({ sums, circuit }: Sheet, level: Level): SumLine[] {
   const groups = new Map<string, { line: Omit<SumLine, 'name'>; names: string[] }>();
-  for (const { part, type, amps, brightness } of steady.design.lamps) {
+  for (const { part, type, amps, brightness } of sums.design.lamps) {
     const work = `${lampName(type)}, ${looksWords(brightness, type)}`;
     const figure = level === 'no mathematics' ? '' : A(Math.max(0, amps));
     const key = `${work} ${figure}`;

@@ -101,7 +101,7 @@ describe('the build card in words', () => {
     const { detail } = stepWords(last, dimmer);
     // Fully up it carries near 8.5 mA of 20: bright; half way, as the lesson ends, it is dim.
     expect(detail).toMatch(/Set P1 turned fully up\. The lamp is bright/u);
-    expect(dimmer.steady.design.lamps[0]!.brightness).toBe('dim');
+    expect(dimmer.sums.design.lamps[0]!.brightness).toBe('dim');
   });
 
   it('writes five bands where the house has them', () => {

@@ -87,7 +87,7 @@ export function boardAnatomy(id: BoardId): string {
 
 /** What the sums take on trust: worth measuring, or asking for, before the class relies on it. */
 export function stillAssumed(
-  { steady, supply, kit, sorts }: Sheet,
+  { sums, supply, kit, sorts }: Sheet,
   origins: Readonly<Record<string, string>>,
 ): string[] {
   const lamps = [...new Set(Object.values(sorts))].filter((type) =>
@@ -100,7 +100,7 @@ export function stillAssumed(
     ...(supply.measured || supply.kind === 'bench'
       ? []
       : [`Volts and own ohms of ${supplyName(supply)}: from a table, not measured.`]),
-    ...(steady.rungs
+    ...(sums.rungs
       ? ['How sharp the knee of the zeners is: the lamps come on over a few tenths of a volt.']
       : []),
     ...(kit.unpriced.length

@@ -37,7 +37,7 @@ const WORDS: { readonly [A in Step['action']]: (step: Of<A>, sheet: Sheet) => St
     title: `Put the ${step.pin === 'plus' ? 'red' : 'black'} lead of ${leadOf(sheet)} in ${hole(step.legs, 0)}.`,
     detail: step.pin === 'minus' ? 'Minus first.' : 'Plus last: from now on there is power.',
     cue: `${step.pin === 'plus' ? 'Red is plus' : 'Black is minus'}.`,
-    why: `${capital(supplyName(sheet.supply))}: ${formatQuantity(sheet.steady.supplyFigures.volts, 'V')}.`,
+    why: `${capital(supplyName(sheet.supply))}: ${formatQuantity(sheet.sums.supplyFigures.volts, 'V')}.`,
   }),
   gate: gateWords,
   repeat: (step, sheet) => ({
@@ -196,9 +196,9 @@ function resistorWords(step: { part: string }, holes: string, sheet: Sheet): Ste
 }
 
 /** The lamps that a resistor's string guards, as the sums name them; with one lamp it is that one. */
-function lampsBehind(resistor: string, { steady }: Sheet) {
-  const own = steady.strings.find((sum) => sum.resistor === resistor);
-  const { lamps } = steady.design;
+function lampsBehind(resistor: string, { sums }: Sheet) {
+  const own = sums.strings.find((sum) => sum.resistor === resistor);
+  const { lamps } = sums.design;
   if (!own) return lamps.length === 1 ? lamps : [];
   return lamps.filter(({ part }) => own.lamps.some((lamp) => lamp.part === part));
 }

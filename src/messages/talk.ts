@@ -31,7 +31,7 @@ export function talkFor(sheet: Sheet): Talk {
 }
 
 function predictions(sheet: Sheet): string[] {
-  const { lamps, amps } = sheet.steady.design;
+  const { lamps, amps } = sheet.sums.design;
   const [first] = lamps;
   const several = lamps.length > 1;
   return [

@@ -19,7 +19,7 @@ describe('the sum on a card', () => {
     const [supply, lamp] = volts![0]!.match(/[\d.]+/gu)!.map(Number);
     expect(Number.parseFloat(volts![1]!)).toBeCloseTo(supply! - lamp!, 2);
     const [left, milliamps] = ohms![0]!.match(/[\d.]+/gu)!.map(Number);
-    const { supplyFigures } = sheetWith().steady;
+    const { supplyFigures } = sheetWith().sums;
     const exact = left! / (milliamps! / 1000) - supplyFigures.ohms;
     expect(Math.abs(Number.parseFloat(ohms![1]!) / exact - 1)).toBeLessThan(0.005);
     expect(take).toEqual([bandsFor(330, 4, 0.05)!.join(', '), '330 Ω']);
@@ -39,7 +39,7 @@ describe.each(all)('the levels of %s', (_, sheet) => {
     for (const level of ['no mathematics', 'card'] as const) {
       const blocks = sumsAt(level, sheet);
       const named = blocks.map(({ title }) => title).join(' ');
-      for (const sum of sheet.steady.strings) expect(named).toContain(sum.alike[0]);
+      for (const sum of sheet.sums.strings) expect(named).toContain(sum.alike[0]);
       const work = blocks.flatMap(({ lines }) => lines.map((line) => line.work)).join(' ');
       if (level === 'no mathematics') expect(work).not.toMatch(/[÷−=]/u);
     }
@@ -50,7 +50,7 @@ describe.each(all)('the levels of %s', (_, sheet) => {
       const names = seen(sheet, level)
         .lines.map(({ name }) => name)
         .join(' ');
-      const { lamps } = sheet.steady.design;
+      const { lamps } = sheet.sums.design;
       for (const { part } of lamps.length <= 6 ? lamps : lamps.slice(0, 1))
         expect(names).toContain(ownName(sheet.circuit, part));
     }

@@ -38,5 +38,5 @@ export function requestFor(
 export function lessonInShort(lesson: Lesson, surroundings: SheetSurroundings): string {
   const request = requestFor(lesson, surroundings);
   const worked = workOut(request, true);
-  return worked.ok ? lessonLine({ steady: worked.value.sums }) : sentences(worked.findings);
+  return worked.ok ? lessonLine({ sums: worked.value.sums }) : sentences(worked.findings);
 }

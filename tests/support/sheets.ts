@@ -42,8 +42,8 @@ export type SingleSheet = Sheet & { readonly loop: LoopSums };
 
 export function sheetWith(params: Partial<SingleParams> = {}, more: Partial<SheetRequest> = {}): SingleSheet {
   const sheet = makeSheet(requestWith(params, more));
-  if (!sheet.ok || !sheet.value.steady.loop) throw new Error(JSON.stringify(sheet.findings));
-  return { ...sheet.value, loop: sheet.value.steady.loop };
+  if (!sheet.ok || !sheet.value.sums.loop) throw new Error(JSON.stringify(sheet.findings));
+  return { ...sheet.value, loop: sheet.value.sums.loop };
 }
 
 /** The sheet of any pattern with its usual wishes, some changed, on a board. */
@@ -86,7 +86,7 @@ export function worked<Id extends PatternId>(
   const made = workOut({ ...requestWith(), choice: choiceWith(pattern, params), ...more });
   if (!made.ok) throw new Error(JSON.stringify(made.findings));
   const design = made.value;
-  return { design, steady: design.sums };
+  return { design, sums: design.sums };
 }
 
 /** Why a pattern refuses such wishes. */

@@ -57,9 +57,9 @@ describe('a card for plugging', () => {
 
   it('tells what the newest resistor reads by then', () => {
     const [gate] = step(sheet, 'block-gate');
-    const own = sheet.steady.design.lamps[0]!;
+    const own = sheet.sums.design.lamps[0]!;
     expect(gate!.gate.readings[0]).toMatchObject({ part: 'R1', measure: 'volts' });
-    const ohms = sheet.steady.strings[0]!.chosen;
+    const ohms = sheet.sums.strings[0]!.chosen;
     expect(gate!.gate.readings[0]!.typical).toBeCloseTo(own.amps * ohms, 1);
   });
 
@@ -92,7 +92,7 @@ describe('a card for walking down', () => {
   it('changes the resistor step by step to the floor, and names the one that nobody takes', () => {
     const sheet = patternSheet('walk-down', { lamp: 'red' }, 'mini');
     const changes = step(sheet, 'change-part');
-    const walk = sheet.steady.walk!;
+    const walk = sheet.sums.walk!;
     expect(changes.map(({ ohms }) => ohms)).toEqual(walk.slice(1).map(({ ohms }) => ohms));
     expect(changes.map(({ beyond }) => beyond).lastIndexOf(true)).toBe(changes.length - 1);
     expect(changes.filter(({ beyond }) => beyond)).toHaveLength(1);
@@ -121,8 +121,8 @@ describe('a card for soldering', () => {
     const gates = step(sheet, 'block-gate');
     expect(gates).toHaveLength(2);
     const added = gates.map(({ gate }) => gate.readings.find(({ measure }) => measure === 'amps')!.typical);
-    expect((added[0]! + added[1]!) / sheet.steady.design.amps).toBeGreaterThan(0.98);
-    expect((added[0]! + added[1]!) / sheet.steady.design.amps).toBeLessThan(1.02);
+    expect((added[0]! + added[1]!) / sheet.sums.design.amps).toBeGreaterThan(0.98);
+    expect((added[0]! + added[1]!) / sheet.sums.design.amps).toBeLessThan(1.02);
     // The second batch sags the port a little further, so that it adds less than the first.
     expect(added[1]! / added[0]!).toBeGreaterThan(0.9);
     expect(added[1]! / added[0]!).toBeLessThan(1);

@@ -38,7 +38,7 @@ describe('what a right build reads', () => {
     const typical = Object.fromEntries(session.expected.points.map((p) => [p.point.id, p.typical]));
     // The voltmeter's own 10 MΩ takes less than a microampere.
     expect(typical['pack']).toBeCloseTo(typical['R1']! + typical['D1']!, 4);
-    expect(typical['R1']! / 330).toBeCloseTo(sheet.steady.design.amps, 6);
+    expect(typical['R1']! / 330).toBeCloseTo(sheet.sums.design.amps, 6);
   });
 
   it('lowers the current by the meter’s own ohms', () => {
@@ -48,7 +48,7 @@ describe('what a right build reads', () => {
     if (amps.measure !== 'amps') throw new Error('not a current');
     const outcome = solve(metered(sheet.circuit, amps, 'right', 10)!.circuit);
     expect(outcome.ok && outcome.value.parts['meter']!.amps).toBeCloseTo(current.typical, 9);
-    expect(current.typical).toBeLessThan(sheet.steady.design.amps);
+    expect(current.typical).toBeLessThan(sheet.sums.design.amps);
     expect((4.8 - 1.8733) / (330 + 10 + 0.45)).toBeCloseTo(current.typical, 5);
   });
 

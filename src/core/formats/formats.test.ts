@@ -236,7 +236,7 @@ describe('lesson files', () => {
   it('carry what every part is and carries, and tell what is otherwise elsewhere', () => {
     const here = lesson.built;
     const r1 = here.find(({ part }) => part === 'R1')!;
-    expect(r1.amps).toBeCloseTo(sheetWith().steady.design.amps, 9);
+    expect(r1.amps).toBeCloseTo(sheetWith().sums.design.amps, 9);
     expect(builtDiffers(here, here)).toEqual([]);
     const sent = here.map((built) => (built.part === 'R1' ? { ...built, value: r1.value! * 1.2 } : built));
     expect(builtDiffers(sent, here).map(({ part }) => part)).toEqual(['R1']);

@@ -36,7 +36,7 @@ describe('what stands in for a part that is short', () => {
       ),
     );
     expect(found!.after).toBeCloseTo(solved.ok ? solved.value.parts['D1']!.amps : 0, 12);
-    expect(found!.before).toBeCloseTo(sheet.steady.design.amps, 9);
+    expect(found!.before).toBeCloseTo(sheet.sums.design.amps, 9);
   });
 
   it('is nothing where there is enough, or where nobody has enough of another', () => {

@@ -6,7 +6,7 @@ import type { Finding, Outcome } from '../findings/finding';
 import type { SupplyChoice } from '../catalogue/supplies';
 import type { Checkpoint, Held } from '../observe/checkpoint';
 import type { Goal } from './goal';
-import type { SteadySums } from './steady/figures';
+import type { LessonSums } from './steady/figures';
 import type { Way } from './steady/way';
 import type { LampSorts } from './steady/parts';
 import type { HouseStyle } from './style';
@@ -20,7 +20,7 @@ export interface Design {
   readonly checkpoints: readonly Checkpoint[];
   /** What is pressed and turned while the build is tested, so that it shows what it can. */
   readonly held: Held;
-  readonly sums: SteadySums;
+  readonly sums: LessonSums;
   readonly findings: readonly Finding[];
 }
 
@@ -50,7 +50,7 @@ export interface Pattern<Id extends string, Params> {
   /** @returns the design, or the reasons why these wishes cannot be met */
   design(params: Params, means: Means): Outcome<Design>;
   /** What it promises of its lamps; left out, that all of them light at every age of the supply. */
-  goals?(sums: SteadySums): readonly Goal[];
+  goals?(sums: LessonSums): readonly Goal[];
   /** Lamps that are soldered before a test; left out, one string at a time. */
   batch?(params: Params): number;
   /** Blocks side by side on a soldered board before the next row of them begins. */

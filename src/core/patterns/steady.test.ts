@@ -10,23 +10,23 @@ import { PATTERN_IDS } from './index';
 const block = { kind: 'block-9v', cells: 1, age: 'fresh' } as const;
 
 describe.each(PATTERN_IDS)('%s', (pattern) => {
-  const { design, steady } = worked(pattern);
+  const { design, sums } = worked(pattern);
 
   it('has a row of figures that agrees with the solver at every age', () => {
     const solved = solve(design.circuit);
     if (!solved.ok) throw new Error('unsettled');
     const supply = design.circuit.parts.find((part) => isKind(part, 'supply'))!;
-    expect(steady.design.amps).toBeCloseTo(-solved.value.parts[supply.id]!.amps, 9);
-    for (const lamp of steady.design.lamps) {
+    expect(sums.design.amps).toBeCloseTo(-solved.value.parts[supply.id]!.amps, 9);
+    for (const lamp of sums.design.lamps) {
       expect(lamp.amps).toBeCloseTo(solved.value.parts[lamp.part]!.amps, 9);
       expect(LAMPS[lamp.type]).toBeDefined();
     }
-    expect(steady.ages.map(({ age }) => age)).toEqual(['fresh', 'nominal', 'tired']);
-    expect(steady.ages[0]!.amps).toBeGreaterThanOrEqual(steady.ages[2]!.amps - 1e-12);
+    expect(sums.ages.map(({ age }) => age)).toEqual(['fresh', 'nominal', 'tired']);
+    expect(sums.ages[0]!.amps).toBeGreaterThanOrEqual(sums.ages[2]!.amps - 1e-12);
   });
 
   it('balances: the supply gives what lamps and heat take', () => {
-    const { lamps, lostWatts, supplyVolts, amps } = steady.design;
+    const { lamps, lostWatts, supplyVolts, amps } = sums.design;
     const light = lamps.reduce((sum, lamp) => sum + lamp.amps * lamp.volts, 0);
     expect(light + lostWatts).toBeCloseTo(supplyVolts * amps, 6);
   });
@@ -44,8 +44,8 @@ describe.each(PATTERN_IDS)('%s', (pattern) => {
 
 describe('coin light', () => {
   it('is limited by the cell itself: V = 3.2 V through 12 Ω', () => {
-    const { steady } = worked('coin-light', { lamp: 'white' });
-    const { amps, volts } = steady.design.lamps[0]!;
+    const { sums } = worked('coin-light', { lamp: 'white' });
+    const { amps, volts } = sums.design.lamps[0]!;
     expect((3.2 - volts) / 12).toBeCloseTo(amps, 9);
     expect(amps).toBeCloseTo(14.2e-3, 3);
   });
@@ -53,24 +53,24 @@ describe('coin light', () => {
   it('says that red is driven too hard straight across, and is fine with a resistor', () => {
     const straight = worked('coin-light', { lamp: 'red' });
     expect(straight.design.findings.map(({ code }) => code)).toContain('will-fail');
-    const ways = straight.steady.ways;
+    const ways = straight.sums.ways;
     expect(ways.map(({ kind, works }) => [kind, works])).toEqual([
       ['none', false],
       ['own', true],
     ]);
     const resisted = worked('coin-light', { lamp: 'red', resistor: true, amps: 0.002 });
-    expect(resisted.steady.design.lamps[0]!.amps).toBeLessThanOrEqual(0.002);
+    expect(resisted.sums.design.lamps[0]!.amps).toBeLessThanOrEqual(0.002);
   });
 
   it('refuses two cells without a resistor', () => {
     expect(refusedWith('coin-light', { cells: 2 })).toMatchObject({ code: 'never-without-resistor' });
-    expect(worked('coin-light', { cells: 2, resistor: true }).steady.supplyFigures.volts).toBeCloseTo(6.4, 9);
+    expect(worked('coin-light', { cells: 2, resistor: true }).sums.supplyFigures.volts).toBeCloseTo(6.4, 9);
   });
 });
 
 describe('walk-down', () => {
   it('goes from a barely glowing lamp to the last value under its limit, and shows the first beyond', () => {
-    const walk = worked('walk-down', { lamp: 'red' }).steady.walk!;
+    const walk = worked('walk-down', { lamp: 'red' }).sums.walk!;
     const ohms = walk.map((row) => row.ohms);
     expect([...ohms].sort((a, b) => b - a)).toEqual(ohms);
     expect(walk.filter(({ beyond }) => beyond)).toHaveLength(1);
@@ -87,25 +87,25 @@ describe('walk-down', () => {
 
 describe('hogging', () => {
   it('leaves blue dark: red holds the supply at its own volts', () => {
-    const { steady, design } = worked('hogging');
-    const [red, green, blue] = steady.design.lamps;
+    const { sums, design } = worked('hogging');
+    const [red, green, blue] = sums.design.lamps;
     expect(red!.amps).toBeGreaterThan(0.0149);
     expect(green!.amps).toBeLessThan(1e-5);
     expect(blue!.amps).toBeLessThan(1e-6);
-    expect(steady.design.supplyVolts).toBeCloseTo(new Junction(LAMPS.red).voltsAt(0.015), 3);
+    expect(sums.design.supplyVolts).toBeCloseTo(new Junction(LAMPS.red).voltsAt(0.015), 3);
     expect(design.findings.map(({ code }) => code)).toContain('unequal-lamps');
   });
 });
 
 describe('dimmer', () => {
   it('has a floor resistor for the top of the knob and a track for the bottom', () => {
-    const { steady, design } = worked('dimmer');
-    const knob = steady.knob!;
+    const { sums, design } = worked('dimmer');
+    const knob = sums.knob!;
     expect(knob[0]!.amps).toBeLessThanOrEqual(0.01);
     expect(knob[knob.length - 1]!.amps).toBeLessThanOrEqual(2e-4);
     for (let i = 1; i < knob.length; i++) expect(knob[i]!.amps).toBeLessThan(knob[i - 1]!.amps);
     const half = knob.find(({ position }) => position === 0.5)!;
-    expect(steady.design.lamps[0]!.amps).toBeCloseTo(half.amps, 8);
+    expect(sums.design.lamps[0]!.amps).toBeCloseTo(half.amps, 8);
     expect(design.circuit.parts.map(({ kind }) => kind)).toEqual([
       'supply',
       'resistor',
@@ -124,10 +124,10 @@ describe('dimmer', () => {
 describe('three-colour lamp', () => {
   it('meets each colour’s current with its own resistor, either way common', () => {
     for (const common of ['cathode', 'anode'] as const) {
-      const { steady, design } = worked('rgb', { common });
-      expect(steady.design.lamps.map(({ type }) => type)).toEqual(['red', 'green', 'blue']);
-      expect(steady.design.lamps[0]!.amps).toBeLessThanOrEqual(0.01);
-      expect(steady.design.lamps[0]!.amps).toBeGreaterThan(0.008);
+      const { sums, design } = worked('rgb', { common });
+      expect(sums.design.lamps.map(({ type }) => type)).toEqual(['red', 'green', 'blue']);
+      expect(sums.design.lamps[0]!.amps).toBeLessThanOrEqual(0.01);
+      expect(sums.design.lamps[0]!.amps).toBeGreaterThan(0.008);
       const end = common === 'cathode' ? 'cathode' : 'anode';
       const rail = common === 'cathode' ? 'minus' : 'plus';
       for (const part of design.circuit.parts) {
@@ -137,27 +137,27 @@ describe('three-colour lamp', () => {
   });
 
   it('shows on one resistor that red takes it all', () => {
-    const { steady } = worked('rgb', { resistors: 'shared' });
-    const [red, , blue] = steady.design.lamps;
+    const { sums } = worked('rgb', { resistors: 'shared' });
+    const [red, , blue] = sums.design.lamps;
     expect(red!.amps).toBeGreaterThan(1000 * blue!.amps);
-    expect(steady.ways.find(({ taken }) => taken)!.works).toBe(false);
+    expect(sums.ways.find(({ taken }) => taken)!.works).toBe(false);
   });
 
   it('turns each colour by its own knob', () => {
     const up = worked('rgb', { drive: 'potentiometer', knobs: { red: 0, green: 0, blue: 0 } });
     const down = worked('rgb', { drive: 'potentiometer', knobs: { red: 1, green: 0, blue: 0 } });
-    expect(down.steady.design.lamps[0]!.amps).toBeLessThan(0.1 * up.steady.design.lamps[0]!.amps);
-    expect(down.steady.design.lamps[2]!.amps).toBeCloseTo(up.steady.design.lamps[2]!.amps, 4);
+    expect(down.sums.design.lamps[0]!.amps).toBeLessThan(0.1 * up.sums.design.lamps[0]!.amps);
+    expect(down.sums.design.lamps[2]!.amps).toBeCloseTo(up.sums.design.lamps[2]!.amps, 4);
   });
 });
 
 describe('panel and lamp cover', () => {
   it('gives every lamp of a panel its resistor and the same current', () => {
-    const { steady, design } = worked('panel', { rows: 2, columns: 5 });
+    const { sums, design } = worked('panel', { rows: 2, columns: 5 });
     expect(design.circuit.parts).toHaveLength(1 + 20);
-    const amps = steady.design.lamps.map((lamp) => lamp.amps);
+    const amps = sums.design.lamps.map((lamp) => lamp.amps);
     expect(Math.max(...amps) - Math.min(...amps)).toBeLessThan(1e-9);
-    expect(steady.design.amps).toBeCloseTo(10 * amps[0]!, 9);
+    expect(sums.design.amps).toBeCloseTo(10 * amps[0]!, 9);
   });
 
   it('warns when a port cannot give it', () => {
@@ -167,22 +167,22 @@ describe('panel and lamp cover', () => {
   });
 
   it('strings the cover so that the resistor keeps its share of twelve volts', () => {
-    const { steady } = worked('lamp-cover');
-    expect(steady.strings[0]!.lamps).toHaveLength(3);
-    expect(steady.strings[0]!.voltsLeft).toBeGreaterThan(0.15 * 12);
-    expect(steady.ways.map(({ length }) => length)).toEqual([1, 2, 3, 4]);
-    expect(steady.ways[3]!.taken).toBe(false);
-    expect(steady.ways[2]!.figures!.lostWatts).toBeLessThan(steady.ways[0]!.figures!.lostWatts);
+    const { sums } = worked('lamp-cover');
+    expect(sums.strings[0]!.lamps).toHaveLength(3);
+    expect(sums.strings[0]!.voltsLeft).toBeGreaterThan(0.15 * 12);
+    expect(sums.ways.map(({ length }) => length)).toEqual([1, 2, 3, 4]);
+    expect(sums.ways[3]!.taken).toBe(false);
+    expect(sums.ways[2]!.figures!.lostWatts).toBeLessThan(sums.ways[0]!.figures!.lostWatts);
   });
 });
 
 describe('a measured battery', () => {
   it('stands in for the table at its age, and leaves the others', () => {
     const measured = { volts: 8.61, ohms: 3.4 };
-    const { steady } = worked('strings', { supply: { ...block, measured } });
-    expect(steady.supplyFigures).toMatchObject(measured);
-    expect(steady.ages[0]!.supplyVolts).toBeCloseTo(8.61 - 3.4 * steady.ages[0]!.amps, 9);
-    const tired = steady.ages[2]!;
+    const { sums } = worked('strings', { supply: { ...block, measured } });
+    expect(sums.supplyFigures).toMatchObject(measured);
+    expect(sums.ages[0]!.supplyVolts).toBeCloseTo(8.61 - 3.4 * sums.ages[0]!.amps, 9);
+    const tired = sums.ages[2]!;
     expect(tired.supplyVolts).toBeCloseTo(
       SUPPLIES['block-9v'].volts.tired - SUPPLIES['block-9v'].ohms.tired * tired.amps,
       9,

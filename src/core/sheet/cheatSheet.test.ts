@@ -12,13 +12,13 @@ describe('the cheat sheet', () => {
       sheet.lamps.forEach((lamp, k) => {
         const cell = sheet.cells[i]![k]!;
         if ('why' in cell) return expect(['cannot-light', 'no-resistor-in-drawer']).toContain(cell.why.code);
-        const { loop, steady } = sheetWith(
+        const { loop, sums } = sheetWith(
           { supply, lamp, amps: sheet.wanted },
           { draws: { samples: 1, seed: 1, coverage: 0.95 } },
         );
         expect(cell.ohms).toBe(loop.chosen);
-        expect(cell.amps).toBeCloseTo(steady.design.amps, 9);
-        expect(cell.watts).toBeCloseTo(steady.design.hottest!.watts, 9);
+        expect(cell.amps).toBeCloseTo(sums.design.amps, 9);
+        expect(cell.watts).toBeCloseTo(sums.design.hottest!.watts, 9);
         expect(cell.bands).toEqual(loop.bands4);
       }),
     );

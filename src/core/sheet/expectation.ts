@@ -39,7 +39,7 @@ function samplesFor({ circuit }: Sheet): number {
 }
 
 function limitsOf(sheet: Sheet): SessionExpectation['limits'] {
-  const { volts, ohms, limitAmps } = sheet.steady.supplyFigures;
+  const { volts, ohms, limitAmps } = sheet.sums.supplyFigures;
   const shorted = {
     ...sheet.circuit,
     parts: sheet.circuit.parts.map((part) =>

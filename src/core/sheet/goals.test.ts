@@ -30,13 +30,13 @@ describe('a lesson’s aim', () => {
   it('is missed by unlike lamps that share after all, and by rungs out of order', () => {
     const hogging = patternSheet('hogging', { lamps: ['red', 'red'] });
     expect(hogging.goals.find(({ code }) => code === 'one-takes-all')).toMatchObject({ met: false });
-    const { steady } = patternSheet('gauge', {}, 'full');
-    const turned = { ...steady, rungs: [...steady.rungs!].reverse() };
+    const { sums } = patternSheet('gauge', {}, 'full');
+    const turned = { ...sums, rungs: [...sums.rungs!].reverse() };
     expect(goalsOf('gauge', turned, true)[0]).toMatchObject({ code: 'lights-in-order', met: false });
   });
 
   it('is missed by a board that makes another circuit', () => {
-    const { steady } = sheetWith();
-    expect(goalsOf('single', steady, false).find(({ code }) => code === 'board-makes-it')!.met).toBe(false);
+    const { sums } = sheetWith();
+    expect(goalsOf('single', sums, false).find(({ code }) => code === 'board-makes-it')!.met).toBe(false);
   });
 });

@@ -3,16 +3,16 @@ import type { SupplyChoice } from '../catalogue/supplies';
 import type { Circuit } from '../circuit/circuit';
 import { patternOf, type PatternId } from '../patterns/index';
 import type { Goal } from '../patterns/goal';
-import { steadySums, type AgeRow, type SteadySums } from '../patterns/steady/figures';
+import { lessonSums, type AgeRow, type LessonSums } from '../patterns/steady/figures';
 
 /**
  * The lesson's aim as conditions, checked on the observed circuit: what its pattern promises, or that every lamp lights.
  *
  * @param asWanted whether the plan, read back, makes the circuit that is wanted
  */
-export function goalsOf(pattern: PatternId, steady: SteadySums, asWanted: boolean): Goal[] {
-  const promised = patternOf(pattern).goals?.(steady) ?? steady.ages.map(allLit);
-  const over = [...steady.ages, ...steady.worst].flatMap(({ lamps }) =>
+export function goalsOf(pattern: PatternId, sums: LessonSums, asWanted: boolean): Goal[] {
+  const promised = patternOf(pattern).goals?.(sums) ?? sums.ages.map(allLit);
+  const over = [...sums.ages, ...sums.worst].flatMap(({ lamps }) =>
     lamps.filter(({ share }) => share > 1).map(({ part }) => part),
   );
   return [
@@ -29,7 +29,7 @@ export function servesAs(
   supply: SupplyChoice,
   sorts: Readonly<Record<string, LampType>>,
 ): boolean {
-  const sums = steadySums({ circuit, supply, sorts, strings: [], ratingShare: 1, brief: true });
+  const sums = lessonSums({ circuit, supply, sorts, strings: [], ratingShare: 1, brief: true });
   return sums.ok && goalsOf(pattern, sums.value, true).every(({ met }) => met);
 }
 

@@ -12,7 +12,7 @@ describe('one sheet from one circuit', () => {
 
   it('has a plan that reads back as the circuit of the sums', () => {
     expect(sheet.built.asWanted).toBe(true);
-    expect(sheet.built.seen!.parts['D1']!.amps).toBeCloseTo(sheet.steady.design.amps, 9);
+    expect(sheet.built.seen!.parts['D1']!.amps).toBeCloseTo(sheet.sums.design.amps, 9);
     const resistor = partOf(sheet.circuit, 'R1');
     expect(resistor?.kind === 'resistor' && resistor.params.ohms).toBe(sheet.loop.chosen);
   });
@@ -43,7 +43,7 @@ describe('one sheet from one circuit', () => {
       { pin: 'cathode', hole: 'e9', cue: 'flat-edge' },
     ]);
     expect(lamp.positive!.hole).toBe('e8');
-    expect(lamp.positive!.volts).toBeCloseTo(sheet.steady.design.lamps[0]!.volts, 6);
+    expect(lamp.positive!.volts).toBeCloseTo(sheet.sums.design.lamps[0]!.volts, 6);
   });
 
   it('takes longer with younger hands', () => {
@@ -82,7 +82,7 @@ describe('one sheet from one circuit', () => {
     expect(other.plan).toBe(plan);
     expect(other.built.asWanted).toBe(true);
     expect(other.planKept).toBe(false);
-    expect(other.built.seen!.parts['D1']!.amps).toBeCloseTo(other.steady.design.amps, 9);
+    expect(other.built.seen!.parts['D1']!.amps).toBeCloseTo(other.sums.design.amps, 9);
     const turned = sheetWith({ side: 'minus' }, { earlier });
     expect(turned.plan).not.toEqual(plan);
     expect(turned.built.asWanted).toBe(true);

@@ -18,7 +18,7 @@ import type { Checkpoint, Held } from '../observe/checkpoint';
 import type { Goal } from '../patterns/goal';
 import { patternOf, type PatternId } from '../patterns/index';
 import type { Design, Means } from '../patterns/pattern';
-import type { SteadySums } from '../patterns/steady/figures';
+import type { LessonSums } from '../patterns/steady/figures';
 import type { LampSorts } from '../patterns/steady/parts';
 import { readingsOf, type StandingReading } from './asItStands';
 import { cautionsFor, type Caution } from './cautions';
@@ -36,7 +36,7 @@ export interface Sheet {
   readonly supply: SupplyChoice;
   /** The sort of each LED. */
   readonly sorts: LampSorts;
-  readonly steady: SteadySums;
+  readonly sums: LessonSums;
   /** The aim as conditions, checked on the solved circuit. */
   readonly goals: readonly Goal[];
   readonly plan: Plan;
@@ -77,7 +77,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
   const { choice, style } = request;
   const design = workOut(request);
   if (!design.ok) return design;
-  const { circuit, checkpoints, findings, supply, sorts, held, sums: steady } = design.value;
+  const { circuit, checkpoints, findings, supply, sorts, held, sums } = design.value;
   const build = choice.build ?? DEFAULT_BUILD;
   const pattern = patternOf(choice.pattern);
   const planned = planFor(circuit, sorts, request, build);
@@ -89,14 +89,14 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
   if (!expected.ok) return expected;
   const { ageGroup: age, extras = [] } = request;
   const batch = pattern.batch?.(choice.params) ?? 1;
-  const wishes = { age, batch, walk: steady.walk, extras, held };
+  const wishes = { age, batch, walk: sums.walk, extras, held };
   const steps = asChecked(buildSteps(plan, circuit, built, wishes), expected.value);
   const minutes = totalMinutes(steps);
   const { students, stock } = request;
   const cautions = cautionsFor({
     supply,
-    lamps: steady.design.lamps,
-    hottestWatts: steady.hottest.hottest?.watts ?? 0,
+    lamps: sums.design.lamps,
+    hottestWatts: sums.hottest.hottest?.watts ?? 0,
     // Drawers hold ¼ W parts; the sums say when a larger one is wanted.
     rating: 0.25,
     ratingShare: style.ratingShare,
@@ -109,7 +109,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
     plan,
     supply,
     lamps: sorts,
-    spareValues: (steady.walk ?? [])
+    spareValues: (sums.walk ?? [])
       .filter((row) => !row.beyond)
       .slice(1)
       .map(({ ohms }) => ohms),
@@ -125,8 +125,8 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
     circuit,
     supply,
     sorts,
-    steady,
-    goals: goalsOf(choice.pattern, steady, built.asWanted),
+    sums,
+    goals: goalsOf(choice.pattern, sums, built.asWanted),
     ...planned.value,
     readings: readingsOf(built, checkpoints, request.meter),
     steps,

@@ -122,8 +122,8 @@ function Sum({ sheet, style, level }: { sheet: Sheet; style: HouseStyle; level: 
   if (level !== 'full working') {
     return sumsAt(level, sheet).map((block) => <SumBlockTable key={block.title} block={block} />);
   }
-  return sheet.steady.loop ? (
-    <WorkingTable steady={sheet.steady} loop={sheet.steady.loop} style={style} />
+  return sheet.sums.loop ? (
+    <WorkingTable sums={sheet.sums} loop={sheet.sums.loop} style={style} />
   ) : (
     <StringWork sheet={sheet} style={style} />
   );

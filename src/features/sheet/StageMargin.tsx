@@ -70,9 +70,9 @@ function headline(stage: Stage, sheet: Sheet | undefined, sessions: readonly Giv
     case 'parts':
       return `${sheet.kit.lines.length} kinds`;
     case 'sums':
-      return sheet.steady.loop
-        ? `${formatOhms(sheet.steady.loop.chosen)} → ${formatQuantity(sheet.steady.design.amps, 'A')}`
-        : `${counted(sheet.steady.design.lamps.length, 'lamp')}, ${formatQuantity(sheet.steady.design.amps, 'A')}`;
+      return sheet.sums.loop
+        ? `${formatOhms(sheet.sums.loop.chosen)} → ${formatQuantity(sheet.sums.design.amps, 'A')}`
+        : `${counted(sheet.sums.design.lamps.length, 'lamp')}, ${formatQuantity(sheet.sums.design.amps, 'A')}`;
     case 'plan':
       return `${BOARD_SHORT[choiceOf(sheet.plan.board)]}, ${counted(sheet.plan.placements.length - 1, 'piece')}`;
     case 'try':

@@ -50,7 +50,7 @@ describe('the sentence', () => {
   });
 
   it('goes back and forth', async () => {
-    const { amps } = sheetWith({ lamp: 'yellow' }).steady.design;
+    const { amps } = sheetWith({ lamp: 'yellow' }).sums.design;
     const yellow = formatQuantity(amps, 'A').replaceAll(THIN, ' ');
     const { user } = openLesson();
     await user.selectOptions(screen.getByLabelText('Lamp'), 'yellow');

@@ -125,7 +125,7 @@ describe('parts of the wrong sort', () => {
     const sheet = patternSheet('strings', { way: { kind: 'strings', length: 2 } });
     const [run] = only(runsOf(sheet), 'resistors-exchanged');
     const [small, large] = ['R1', 'R2'].map(
-      (id) => sheet.steady.strings.find((s) => s.resistor === id)!.chosen,
+      (id) => sheet.sums.strings.find((s) => s.resistor === id)!.chosen,
     );
     expect(run!.data).toMatchObject({ part: 'R1', other: 'R2' });
     expect(small).toBeLessThan(large!);

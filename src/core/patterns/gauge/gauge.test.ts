@@ -4,16 +4,16 @@ import { solve } from '../../solver/solve';
 
 describe('gauge', () => {
   it('lights its rungs near the wished volts, in their order', () => {
-    const { steady } = worked('gauge');
-    const lit = steady.rungs!.map((rung) => rung.lit!);
+    const { sums } = worked('gauge');
+    const lit = sums.rungs!.map((rung) => rung.lit!);
     expect([...lit].sort((a, b) => a - b)).toEqual(lit);
-    for (const rung of steady.rungs!) expect(Math.abs(rung.lit! - rung.wanted)).toBeLessThan(0.6);
-    for (const rung of steady.rungs!) expect(rung.fullAmps).toBeLessThanOrEqual(0.0101);
+    for (const rung of sums.rungs!) expect(Math.abs(rung.lit! - rung.wanted)).toBeLessThan(0.6);
+    for (const rung of sums.rungs!) expect(rung.fullAmps).toBeLessThanOrEqual(0.0101);
   });
 
   it('has its thresholds where the solver finds a milliamp', () => {
-    const { steady, design } = worked('gauge');
-    const rung = steady.rungs![0]!;
+    const { sums, design } = worked('gauge');
+    const rung = sums.rungs![0]!;
     const at = {
       ...design.circuit,
       parts: design.circuit.parts.map((part) =>
@@ -26,8 +26,8 @@ describe('gauge', () => {
 
   it('says when two rungs would light together', () => {
     const rungs = [11.6, 12].map((volts) => ({ lamp: 'red' as const, volts }));
-    const { design, steady } = worked('gauge', { rungs });
-    expect(steady.rungs![0]!.zener).toBe(steady.rungs![1]!.zener);
+    const { design, sums } = worked('gauge', { rungs });
+    expect(sums.rungs![0]!.zener).toBe(sums.rungs![1]!.zener);
     expect(design.findings).toContainEqual(
       expect.objectContaining({
         code: 'rungs-alike',

@@ -18,7 +18,7 @@ import type { Goal } from '../goal';
 import type { Design, Means, Pattern } from '../pattern';
 import { choose } from '../steady/choose';
 import { ampsOf } from '../steady/bank';
-import type { RungRow, SteadySums, StringSum } from '../steady/figures';
+import type { RungRow, LessonSums, StringSum } from '../steady/figures';
 import { finish } from '../steady/finish';
 import { circuitFrom, lampPart, MINUS, PLUS, resistorPart, supplyPart } from '../steady/parts';
 import { toleranceOf } from '../style';
@@ -60,7 +60,7 @@ export const gauge: Pattern<'gauge', GaugeParams> = {
 };
 
 /** The lamps come on one after another as the volts rise. */
-function goals({ rungs = [] }: SteadySums): Goal[] {
+function goals({ rungs = [] }: LessonSums): Goal[] {
   const late = rungs.filter(
     (rung, i) => i > 0 && !((rungs[i - 1]!.lit ?? Infinity) < (rung.lit ?? Infinity)),
   );

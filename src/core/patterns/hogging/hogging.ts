@@ -4,7 +4,7 @@ import type { SupplyChoice } from '../../catalogue/supplies';
 import { refused, type Outcome } from '../../findings/finding';
 import type { Goal } from '../goal';
 import type { Design, Means, Pattern } from '../pattern';
-import type { SteadySums } from '../steady/figures';
+import type { LessonSums } from '../steady/figures';
 import { finish } from '../steady/finish';
 import { circuitFrom, lampPart, MINUS, PLUS, supplyPart } from '../steady/parts';
 import { judgeWay } from '../steady/ways';
@@ -29,7 +29,7 @@ export const hogging: Pattern<'hogging', HoggingParams> = {
 };
 
 /** One of them takes the current, and the others stay dark. */
-function goals({ design: { lamps } }: SteadySums): Goal[] {
+function goals({ design: { lamps } }: LessonSums): Goal[] {
   const [first, ...rest] = lamps.filter(({ brightness }) => brightness !== 'dark').map(({ part }) => part);
   return [{ code: 'one-takes-all', met: first !== undefined && rest.length === 0, parts: rest }];
 }

@@ -20,30 +20,30 @@ function refusal(params: Partial<SingleParams>) {
 
 describe('the sums of one lamp', () => {
   it('go line by line as on the board', () => {
-    const { loop: sums, steady } = sheetWith();
-    expect(steady.supplyFigures.volts).toBeCloseTo(4.8, 12);
-    expect(sums.lampVolts).toBeCloseTo(1.8847, 3);
-    expect(sums.voltsLeft).toBeCloseTo(4.8 - sums.lampVolts, 12);
-    expect(sums.loopOhms).toBeCloseTo(sums.voltsLeft / 0.01, 9);
-    expect(sums.exactOhms).toBeCloseTo(sums.loopOhms - 0.45, 9);
-    expect(sums.around).toEqual({ down: 270, up: 330, nearest: 270 });
-    expect(sums.chosen).toBe(330);
-    expect(sums.bands4).toEqual(['orange', 'orange', 'brown', 'gold']);
-    expect(sums.bands5).toEqual(['orange', 'orange', 'black', 'black', 'brown']);
-    expect(steady.design.amps).toBeCloseTo(8.8505e-3, 6);
-    expect(steady.hottest.hottest!.watts).toBeCloseTo(steady.design.amps ** 2 * 330, 9);
-    expect(steady.rating).toBe(0.125);
-    expect(sums.hours).toBeCloseTo(2.4 / steady.ages[1]!.amps, 6);
+    const { loop: working, sums } = sheetWith();
+    expect(sums.supplyFigures.volts).toBeCloseTo(4.8, 12);
+    expect(working.lampVolts).toBeCloseTo(1.8847, 3);
+    expect(working.voltsLeft).toBeCloseTo(4.8 - working.lampVolts, 12);
+    expect(working.loopOhms).toBeCloseTo(working.voltsLeft / 0.01, 9);
+    expect(working.exactOhms).toBeCloseTo(working.loopOhms - 0.45, 9);
+    expect(working.around).toEqual({ down: 270, up: 330, nearest: 270 });
+    expect(working.chosen).toBe(330);
+    expect(working.bands4).toEqual(['orange', 'orange', 'brown', 'gold']);
+    expect(working.bands5).toEqual(['orange', 'orange', 'black', 'black', 'brown']);
+    expect(sums.design.amps).toBeCloseTo(8.8505e-3, 6);
+    expect(sums.hottest.hottest!.watts).toBeCloseTo(sums.design.amps ** 2 * 330, 9);
+    expect(sums.rating).toBe(0.125);
+    expect(working.hours).toBeCloseTo(2.4 / sums.ages[1]!.amps, 6);
     // Along the discharge the current falls from fresh to empty, so the hours lie between those of its ends.
-    expect(steady.life!.toEmpty).toBeGreaterThan(2.4 / steady.ages[0]!.amps);
-    expect(steady.life!.toDim).toBe(Infinity);
+    expect(sums.life!.toEmpty).toBeGreaterThan(2.4 / sums.ages[0]!.amps);
+    expect(sums.life!.toDim).toBe(Infinity);
   });
 
   it('agree with the solver at every age', () => {
-    const { steady, circuit } = sheetWith({ lamp: 'blue', amps: 0.005 });
+    const { sums, circuit } = sheetWith({ lamp: 'blue', amps: 0.005 });
     const outcome = solve(circuit);
-    expect(outcome.ok && outcome.value.parts['D1']!.amps).toBeCloseTo(steady.design.amps, 9);
-    expect(outcome.ok && outcome.value.parts['R1']!.watts).toBeCloseTo(steady.design.hottest!.watts, 9);
+    expect(outcome.ok && outcome.value.parts['D1']!.amps).toBeCloseTo(sums.design.amps, 9);
+    expect(outcome.ok && outcome.value.parts['R1']!.watts).toBeCloseTo(sums.design.hottest!.watts, 9);
   });
 
   it('show the other schools with what they lead to', () => {
@@ -95,7 +95,7 @@ describe('the sums of one lamp', () => {
   it('carry the same current with the resistor on either side', () => {
     const plus = sheetWith({ side: 'plus' });
     const minus = sheetWith({ side: 'minus' });
-    expect(minus.steady.design.amps).toBe(plus.steady.design.amps);
+    expect(minus.sums.design.amps).toBe(plus.sums.design.amps);
     expect(minus.circuit.parts.find((p) => p.id === 'R1')!.pins['b']).toBe('minus');
   });
 });

@@ -97,7 +97,7 @@ export interface RungRow {
 }
 
 /** All figures of a steady-light lesson. */
-export interface SteadySums {
+export interface LessonSums {
   readonly supply: SupplyChoice;
   readonly supplyFigures: SupplyFigures;
   readonly strings: readonly StringSum[];
@@ -218,7 +218,7 @@ export interface SumsRequest {
 }
 
 /** The figures that every steady-light circuit has. */
-export function steadySums(request: SumsRequest): Outcome<SteadySums> {
+export function lessonSums(request: SumsRequest): Outcome<LessonSums> {
   const { circuit, supply, sorts } = request;
   const ages = ageRows(circuit, supply, sorts);
   if (!ages.ok) return ages;

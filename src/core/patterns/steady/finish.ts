@@ -4,7 +4,7 @@ import { isKind, type Circuit, type PartOf } from '../../circuit/circuit';
 import { accepted, finding, type Finding, type Outcome } from '../../findings/finding';
 import type { Checkpoint, Held } from '../../observe/checkpoint';
 import type { Design, Means } from '../pattern';
-import { steadySums, type AgeRow, type SteadySums, type StringSum } from './figures';
+import { lessonSums, type AgeRow, type LessonSums, type StringSum } from './figures';
 import type { LampSorts } from './parts';
 import { heldToShow, steadyCheckpoints } from './checkpoints';
 
@@ -16,14 +16,14 @@ interface Unfinished {
   readonly checkpoints?: readonly Checkpoint[];
   readonly held?: Held;
   readonly findings?: readonly Finding[];
-  readonly more?: Partial<SteadySums>;
+  readonly more?: Partial<LessonSums>;
 }
 
 /** Solves a steady-light circuit and says what every such lesson says about it. */
 export function finish(unfinished: Unfinished, means: Means): Outcome<Design> {
   const { circuit, supply, sorts, strings = [] } = unfinished;
   const { ratingShare } = means.style;
-  const sums = steadySums({ circuit, supply, sorts, strings, ratingShare, brief: means.brief });
+  const sums = lessonSums({ circuit, supply, sorts, strings, ratingShare, brief: means.brief });
   if (!sums.ok) return sums;
   const whole = { ...sums.value, ...unfinished.more };
   const rated = withRating(circuit, Math.max(whole.rating ?? 1, 0.25));
@@ -57,14 +57,14 @@ const COIN_AMPS = 5e-3;
 const PORT_AMPS: Readonly<Record<string, number>> = { usb: 0.5, 'rail-5v': 0.4, 'rail-3v3': 0.15 };
 
 /** Every lamp where it carries most: at the age that is designed for, with every knob turned up. */
-function mostCarried({ design, worst }: SteadySums): AgeRow['lamps'] {
+function mostCarried({ design, worst }: LessonSums): AgeRow['lamps'] {
   const rows = [design, ...worst.filter(({ age }) => age === design.age)];
   return design.lamps.map((lamp, i) =>
     rows.reduce((best, row) => (row.lamps[i]!.amps > best.amps ? row.lamps[i]! : best), lamp),
   );
 }
 
-function remarks(sums: SteadySums, { shelf, style }: Means): Finding[] {
+function remarks(sums: LessonSums, { shelf, style }: Means): Finding[] {
   const { design, hottest, supply, supplyFigures } = sums;
   const found: Finding[] = [];
   for (const { part, type, amps, share } of mostCarried(sums)) {

@@ -2,7 +2,7 @@ import type { SupplyChoice } from '../../catalogue/supplies';
 import { isKind, type Circuit } from '../../circuit/circuit';
 import { finding, type Finding, type Outcome } from '../../findings/finding';
 import type { Means } from '../pattern';
-import { ageRow, steadySums, type AgeRow } from './figures';
+import { ageRow, lessonSums, type AgeRow } from './figures';
 import type { LampSorts } from './parts';
 import type { Way, WayFigures, WayKind } from './way';
 
@@ -18,7 +18,7 @@ export interface WayRequest {
 export function judgeWay({ kind, length, supply, circuit, sorts }: WayRequest, means: Means): Way {
   const base = { kind, length, supply, taken: false };
   const { ratingShare } = means.style;
-  const sums = steadySums({ circuit, supply, sorts, strings: [], ratingShare, brief: means.brief });
+  const sums = lessonSums({ circuit, supply, sorts, strings: [], ratingShare, brief: means.brief });
   if (!sums.ok) return { ...base, works: false, why: sums.findings };
   const [fresh, , tired] = sums.value.ages as [AgeRow, AgeRow, AgeRow];
   const why = objections(sums.value.design, [fresh, tired]);

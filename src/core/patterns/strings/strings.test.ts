@@ -7,19 +7,19 @@ import { stringsOf } from './strings';
 const volts = (type: 'blue' | 'red') => new Junction(LAMPS[type]).voltsAt(0.008);
 
 describe('strings: three blue and two red off nine volts, 8 mA', () => {
-  const { steady, design } = worked('strings', { way: { kind: 'strings', length: 2 } });
+  const { sums, design } = worked('strings', { way: { kind: 'strings', length: 2 } });
   const way = (kind: string, length: number) =>
-    steady.ways.find((w) => w.kind === kind && w.length === length && w.supply === steady.supply)!;
+    sums.ways.find((w) => w.kind === kind && w.length === length && w.supply === sums.supply)!;
 
   it('of two light all lamps, fresh and tired, at least current', () => {
-    expect(steady.ways.find(({ taken }) => taken)).toMatchObject({ kind: 'strings', length: 2 });
+    expect(sums.ways.find(({ taken }) => taken)).toMatchObject({ kind: 'strings', length: 2 });
     expect(design.circuit.parts.filter((part) => isKind(part, 'resistor'))).toHaveLength(3);
-    expect(steady.design.lamps.every(({ amps }) => amps > 6.9e-3 && amps <= 8.0e-3)).toBe(true);
+    expect(sums.design.lamps.every(({ amps }) => amps > 6.9e-3 && amps <= 8.0e-3)).toBe(true);
   });
 
   it('has the sum of each string as by hand', () => {
     const blue = new Junction(LAMPS.blue).voltsAt(0.008);
-    const sum = steady.strings[0]!;
+    const sum = sums.strings[0]!;
     expect(sum.lampVolts).toBeCloseTo(2 * blue, 9);
     expect(sum.voltsLeft).toBeCloseTo(9.5 - 2 * blue, 9);
     // Three strings pass through the block's own 1.7 Ω.
@@ -46,7 +46,7 @@ describe('strings: three blue and two red off nine volts, 8 mA', () => {
   });
 
   it('compares other supplies, and prices what the store can price', () => {
-    const elsewhere = steady.ways.filter((w) => w.supply !== steady.supply);
+    const elsewhere = sums.ways.filter((w) => w.supply !== sums.supply);
     expect(elsewhere.map((w) => w.supply.kind)).toEqual(['usb', 'aa-alkaline', 'aa-alkaline']);
     expect(way('own', 1).figures!.cents).toBeUndefined();
     const stock = [
@@ -55,7 +55,7 @@ describe('strings: three blue and two red off nine volts, 8 mA', () => {
       { spec: { kind: 'resistor', ohms: 470 }, have: 9, packSize: 10, packCents: 30 },
       { spec: { kind: 'resistor', ohms: 820 }, have: 9, packSize: 10, packCents: 30 },
     ];
-    const priced = worked('strings', { way: { kind: 'strings', length: 2 } }, { stock }).steady.ways.find(
+    const priced = worked('strings', { way: { kind: 'strings', length: 2 } }, { stock }).sums.ways.find(
       ({ taken }) => taken,
     )!;
     expect(priced.figures!.cents).toBeCloseTo(3 * 20 + 2 * 10 + 3 * 3, 9);

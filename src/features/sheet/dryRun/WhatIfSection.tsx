@@ -42,8 +42,8 @@ export function WhatIfSection({ sheet, shelf, style }: Props) {
   const [chosen, setChosen] = useState('');
   const resistor = resistors.includes(chosen) ? chosen : resistors[0];
   if (!resistor) return null;
-  const own = sheet.steady.strings.find((sum) => sum.resistor === resistor);
-  const lamp = own?.lamps[0]?.part ?? sheet.steady.design.lamps[0]!.part;
+  const own = sheet.sums.strings.find((sum) => sum.resistor === resistor);
+  const lamp = own?.lamps[0]?.part ?? sheet.sums.design.lamps[0]!.part;
   return (
     <section className="ruled">
       <div className="ruled-head">

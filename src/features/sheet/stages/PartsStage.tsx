@@ -16,7 +16,7 @@ import { OtherParts } from '../parts/OtherParts';
 
 /** Each part with its figures, where they come from, and how to tell its legs apart. */
 export function PartsStage({ sheet, style, shelf }: { sheet: Sheet; style: HouseStyle; shelf: Shelf }) {
-  const { supply, supplyFigures } = sheet.steady;
+  const { supply, supplyFigures } = sheet.sums;
   const types = [...new Set(Object.values(sheet.sorts))];
   return (
     <>
@@ -25,7 +25,7 @@ export function PartsStage({ sheet, style, shelf }: { sheet: Sheet; style: House
           key={type}
           lamp={shelf.lamps[type]}
           title={
-            types.length === 1 && sheet.steady.design.lamps.length === 1
+            types.length === 1 && sheet.sums.design.lamps.length === 1
               ? 'The lamp'
               : `The ${lampName(type)} lamps: ${listWords(Object.keys(sheet.sorts).filter((id) => sheet.sorts[id] === type))}`
           }

@@ -1,12 +1,12 @@
-import { formatQuantity, SUPPLIES, type AgeRow, type SteadySums } from '@/core';
+import { formatQuantity, SUPPLIES, type AgeRow, type LessonSums } from '@/core';
 import { AGE_NAMES, lampName, looksWords } from '@/messages/names';
 import { listWords } from '@/messages/stepWords';
 import { Changed } from '../Changed';
 
 /** What every lamp carries and how it looks, from a fresh supply to a tired one; like ones in one line. */
-export function LampsAtAges({ steady }: { steady: SteadySums }) {
-  const steadySupply = SUPPLIES[steady.supply.kind].style === 'bench';
-  const ages = steadySupply ? [steady.design] : steady.ages;
+export function LampsAtAges({ sums }: { sums: LessonSums }) {
+  const steadySupply = SUPPLIES[sums.supply.kind].style === 'bench';
+  const ages = steadySupply ? [sums.design] : sums.ages;
   return (
     <section className="ruled">
       <h2>{steadySupply ? 'The lamps' : 'The lamps as the supply ages'}</h2>

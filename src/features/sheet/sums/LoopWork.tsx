@@ -14,7 +14,7 @@ import {
   type HouseStyle,
   type LoopSums,
   type School,
-  type SteadySums,
+  type LessonSums,
 } from '@/core';
 import { ResistorDrawing } from '@/features/plan/ResistorDrawing';
 import { AGE_NAMES, looksWords } from '@/messages/names';
@@ -30,30 +30,30 @@ const A = (amps: number) => formatQuantity(amps, 'A');
 const W = (watts: number) => formatQuantity(watts, 'W', 2);
 
 interface Props {
-  readonly steady: SteadySums;
+  readonly sums: LessonSums;
   readonly loop: LoopSums;
   readonly style: HouseStyle;
 }
 
 /** The working of one lamp line by line, and the other schools beside it. */
-export function LoopWork({ steady, loop, style }: Props) {
+export function LoopWork({ sums, loop, style }: Props) {
   return (
     <>
-      <WorkingTable {...{ steady, loop, style }} />
-      <Ages steady={steady} />
+      <WorkingTable {...{ sums, loop, style }} />
+      <Ages sums={sums} />
       <Schools loop={loop} />
     </>
   );
 }
 
 /** The working as it would be written on the board. */
-export function WorkingTable({ steady, loop, style }: Props) {
+export function WorkingTable({ sums, loop, style }: Props) {
   return (
     <section className="ruled">
       <h2>Sums</h2>
       <table className="table sums">
         <tbody>
-          <SumRows lines={working({ steady, loop, style })} />
+          <SumRows lines={working({ sums, loop, style })} />
           <BandsRow count={4} bands={loop.bands4} ohms={loop.chosen} />
           <BandsRow count={5} bands={loop.bands5} ohms={loop.chosen} />
         </tbody>
@@ -62,8 +62,8 @@ export function WorkingTable({ steady, loop, style }: Props) {
   );
 }
 
-function working({ steady, loop, style }: Props): SumLine[] {
-  const { supply, supplyFigures, design, hottest, rating, life } = steady;
+function working({ sums, loop, style }: Props): SumLine[] {
+  const { supply, supplyFigures, design, hottest, rating, life } = sums;
   const { lamp, chosen, lampVolts, voltsLeft, wanted, loopOhms, around } = loop;
   const [now, hot] = [loopAt(design), loopAt(hottest)];
   const perCell = supplyFigures.volts / supply.cells;
@@ -140,7 +140,7 @@ function working({ steady, loop, style }: Props): SumLine[] {
       : [
           {
             name: 'battery hours, rule of thumb',
-            work: `${formatQuantity(supplyFigures.capacity ?? 0, 'Ah')} ÷ ${A(steady.ages.find((row) => row.age === 'nominal')!.amps)}`,
+            work: `${formatQuantity(supplyFigures.capacity ?? 0, 'Ah')} ÷ ${A(sums.ages.find((row) => row.age === 'nominal')!.amps)}`,
             figure: formatHours(loop.hours),
           },
         ]),
@@ -188,7 +188,7 @@ function BandsRow({
 }
 
 /** What the one resistor and the one lamp of a loop do at an age. */
-function loopAt({ lamps, hottest }: SteadySums['design']) {
+function loopAt({ lamps, hottest }: LessonSums['design']) {
   const [lamp] = lamps as [(typeof lamps)[0]];
   return {
     lampVolts: lamp.volts,
@@ -201,8 +201,8 @@ function loopAt({ lamps, hottest }: SteadySums['design']) {
   };
 }
 
-function Ages({ steady }: { steady: SteadySums }) {
-  if (SUPPLIES[steady.supply.kind].style === 'bench') return null;
+function Ages({ sums }: { sums: LessonSums }) {
+  if (SUPPLIES[sums.supply.kind].style === 'bench') return null;
   return (
     <section className="ruled">
       <h2>As the supply ages</h2>
@@ -218,7 +218,7 @@ function Ages({ steady }: { steady: SteadySums }) {
           ]}
         />
         <tbody>
-          {steady.ages.map((row) => (
+          {sums.ages.map((row) => (
             <tr key={row.age}>
               <th scope="row">{AGE_NAMES[row.age]}</th>
               <td className="amount">

@@ -1,9 +1,9 @@
-import { formatOhms, formatQuantity, type SteadySums } from '@/core';
+import { formatOhms, formatQuantity, type LessonSums } from '@/core';
 import { BRIGHTNESS_WORDS } from '@/messages/names';
 import { Heads } from '@/ui/Heads';
 
 /** The row of resistors that a class walks down, and where the floor is. */
-export function WalkTable({ rows }: { rows: NonNullable<SteadySums['walk']> }) {
+export function WalkTable({ rows }: { rows: NonNullable<LessonSums['walk']> }) {
   return (
     <section className="ruled">
       <h2>From high to low, on a fresh supply</h2>
@@ -31,7 +31,7 @@ export function WalkTable({ rows }: { rows: NonNullable<SteadySums['walk']> }) {
   );
 }
 
-export function KnobTable({ rows }: { rows: NonNullable<SteadySums['knob']> }) {
+export function KnobTable({ rows }: { rows: NonNullable<LessonSums['knob']> }) {
   return (
     <section className="ruled">
       <h2>Turning the knob</h2>
@@ -54,7 +54,7 @@ export function KnobTable({ rows }: { rows: NonNullable<SteadySums['knob']> }) {
   );
 }
 
-export function RungTable({ rows }: { rows: NonNullable<SteadySums['rungs']> }) {
+export function RungTable({ rows }: { rows: NonNullable<LessonSums['rungs']> }) {
   return (
     <section className="ruled">
       <h2>The rungs</h2>

@@ -9,7 +9,7 @@ import {
   MINUS,
   type HouseStyle,
   type Sheet,
-  type SteadySums,
+  type LessonSums,
   type StringSum,
 } from '@/core';
 import type { SumLine } from '@/messages/levels';
@@ -22,7 +22,7 @@ const V = (volts: number) => formatQuantity(volts, 'V');
 
 /** The sum of each string once; strings that are alike share it. */
 export function StringWork({ sheet, style }: { sheet: Sheet; style: HouseStyle }) {
-  const shown = sheet.steady.strings.filter((sum) => sum.alike[0] === sum.resistor);
+  const shown = sheet.sums.strings.filter((sum) => sum.alike[0] === sum.resistor);
   return shown.map((sum) => (
     <section key={sum.resistor} className="ruled">
       <h2>
@@ -42,8 +42,8 @@ function lampsWords({ lamps, alike, sideBySide }: StringSum): string {
   return alike.length > 1 ? `${names}, ${alike.length} times` : names;
 }
 
-function lines(sum: StringSum, { steady, circuit }: Sheet, style: HouseStyle): SumLine[] {
-  const { design } = steady;
+function lines(sum: StringSum, { sums, circuit }: Sheet, style: HouseStyle): SumLine[] {
+  const { design } = sums;
   const { wanted, zener, lampVolts, voltsLeft, lessOhms, guardOhms } = sum;
   const own = design.lamps.find(({ part }) => part === sum.lamps[0]?.part);
   const knobs = knobWords(circuit);
@@ -70,7 +70,7 @@ function lines(sum: StringSum, { steady, circuit }: Sheet, style: HouseStyle): S
       ? [
           {
             name: 'less the supply’s own ohms',
-            work: `${less.terms.join(` ${MINUS} `)}${ownWords(sum, steady)}`,
+            work: `${less.terms.join(` ${MINUS} `)}${ownWords(sum, sums)}`,
             figure: less.total,
           },
         ]
@@ -104,7 +104,7 @@ function lines(sum: StringSum, { steady, circuit }: Sheet, style: HouseStyle): S
 }
 
 /** The supply's own ohms count more than once where more strings than one pass through them. */
-function ownWords({ lessOhms }: StringSum, { supplyFigures: { ohms } }: SteadySums): string {
+function ownWords({ lessOhms }: StringSum, { supplyFigures: { ohms } }: LessonSums): string {
   const times = lessOhms / ohms;
   return times > 1.01
     ? `: ${formatEntered(ohms, 'Ω')}, with ${formatPlain(times)} times this current in it`

@@ -54,19 +54,19 @@ export function SumsStage({ sheet, style, choice, level, onChoice }: Props) {
 
 /** The working, the lamps as the supply ages, and the ways that were compared. */
 function FullWorking({ sheet, style, choice, onChoice }: Omit<Props, 'level'>) {
-  const { steady } = sheet;
-  if (steady.loop) return <LoopWork steady={steady} loop={steady.loop} style={style} />;
+  const { sums } = sheet;
+  if (sums.loop) return <LoopWork sums={sums} loop={sums.loop} style={style} />;
   return (
     <>
-      {steady.ways.length > 1 && (
-        <WaysTable ways={steady.ways} style={style} choice={choice} onChoice={onChoice} />
+      {sums.ways.length > 1 && (
+        <WaysTable ways={sums.ways} style={style} choice={choice} onChoice={onChoice} />
       )}
-      {steady.walk && <WalkTable rows={steady.walk} />}
-      {steady.knob && <KnobTable rows={steady.knob} />}
-      {steady.rungs && <RungTable rows={steady.rungs} />}
+      {sums.walk && <WalkTable rows={sums.walk} />}
+      {sums.knob && <KnobTable rows={sums.knob} />}
+      {sums.rungs && <RungTable rows={sums.rungs} />}
       <StringWork sheet={sheet} style={style} />
-      <LampsAtAges steady={steady} />
-      <Totals steady={steady} style={style} />
+      <LampsAtAges sums={sums} />
+      <Totals sums={sums} style={style} />
     </>
   );
 }

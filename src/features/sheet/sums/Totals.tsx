@@ -1,4 +1,4 @@
-import { formatHours, formatPercent, formatQuantity, type HouseStyle, type SteadySums } from '@/core';
+import { formatHours, formatPercent, formatQuantity, type HouseStyle, type LessonSums } from '@/core';
 import { lifeWords } from '@/messages/life';
 import { AGE_NAMES } from '@/messages/names';
 import { Changed } from '../Changed';
@@ -7,8 +7,8 @@ const A = (amps: number) => formatQuantity(amps, 'A');
 const W = (watts: number) => formatQuantity(watts, 'W', 2);
 
 /** The whole circuit: what is drawn, what is lost as heat, and how long the battery carries it. */
-export function Totals({ steady, style }: { steady: SteadySums; style: HouseStyle }) {
-  const { design, hottest, rating, life } = steady;
+export function Totals({ sums, style }: { sums: LessonSums; style: HouseStyle }) {
+  const { design, hottest, rating, life } = sums;
   const warm = hottest.hottest;
   const rows: readonly (readonly [string, string, string])[] = [
     [

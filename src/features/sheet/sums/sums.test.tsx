@@ -34,7 +34,7 @@ const work = (sheet: Sheet) => rows(<StringWork sheet={sheet} style={DEFAULT_STY
 describe('the working of a lesson is true as it is written', () => {
   it.each(['red', 'blue', 'white', 'yellow', 'green'] as const)('for one %s lamp', (lamp) => {
     const sheet = sheetWith({ lamp });
-    const table = rows(<WorkingTable steady={sheet.steady} loop={sheet.loop} style={DEFAULT_STYLE} />);
+    const table = rows(<WorkingTable sums={sheet.sums} loop={sheet.loop} style={DEFAULT_STYLE} />);
     expect(sums(table).length).toBeGreaterThanOrEqual(3);
     expectTrue(table);
   });
@@ -49,7 +49,7 @@ describe('the working of a lesson is true as it is written', () => {
   it('has the zener’s own line in the sum of a gauge', () => {
     const sheet = patternSheet('gauge', {}, 'full');
     const table = work(sheet);
-    const { zener, voltsLeft, lampVolts } = sheet.steady.strings[0]!;
+    const { zener, voltsLeft, lampVolts } = sheet.sums.strings[0]!;
     expect(table[0]![0]).toBe('the zener Z1 takes');
     expect(figures(table[0]![2]!)[0]).toBeCloseTo(zener!.volts, 2);
     const left = table.find(([name]) => name === 'volts left for the resistor')!;
@@ -62,6 +62,6 @@ describe('the working of a lesson is true as it is written', () => {
     const row = work(sheet).find(([name]) => name!.startsWith('real current'))!;
     expect(row[0]).toBe('real current, P1 half way');
     expect(row[1]).toContain('the sum above is for the knob fully up');
-    expect(sheet.steady.strings[0]!.wanted).toBeGreaterThan(5 * sheet.steady.design.lamps[0]!.amps);
+    expect(sheet.sums.strings[0]!.wanted).toBeGreaterThan(5 * sheet.sums.design.lamps[0]!.amps);
   });
 });
