@@ -106,8 +106,10 @@ export {
   type PinRef,
 } from './observe/checkpoint';
 export { burdensFor } from './observe/draws';
+export { soundOf } from './observe/sound';
+export { instantOf, type ChipNow, type Instant, type LampNow, type PinNow } from './observe/instant';
 export { withHeld } from './observe/held';
-export { lampsSeen, type LampSeen, type Look } from './observe/looks';
+export { lampsSeen, spellsOf, type LampSeen, type Look, type Spell } from './observe/looks';
 export { metered, type MeterUse } from './observe/meter';
 export type { Moving, Observation, Still } from './observe/observation';
 export { observe, reportOf } from './observe/observe';
@@ -176,12 +178,16 @@ export { layOut, type LaidOut } from './board/layout/layOut';
 export type { LayoutRequest } from './board/layout/request';
 export { fewestWires, qualityOf, type Quality } from './board/layout/score';
 export { blockLists, wiringOf } from './board/layout/wiring';
-export { diagramOf, type Diagram } from './diagram/diagram';
+export { diagramOf } from './diagram/diagram';
+export type { ChipBox, Diagram } from './diagram/shapes';
 export { currentPaths } from './diagram/paths';
 // patterns
 export { PATTERN_IDS, patternOf, PATTERNS, type PatternId } from './patterns/index';
 export type { Goal } from './patterns/goal';
 export type { AgeRow, LampFigure, Life, LessonSums, StringSum } from './patterns/steady/figures';
+export type { ChipTimes, Helper, TimingOption, TimingReason, TimingValues } from './patterns/timed/figures';
+export { pitchWith } from './patterns/timed/pitch';
+export { FLASHES_QUIET } from './patterns/timed/finish';
 export type { LampSorts } from './patterns/steady/parts';
 export type { Way } from './patterns/steady/way';
 export type { WayChoice } from './patterns/strings/strings';
@@ -234,6 +240,8 @@ export {
 export { asItStands, type Standing, type StandingReading } from './sheet/asItStands';
 export type { SheetRequest } from './sheet/request';
 export { cheatSheet, type CheatCell, type CheatSheet } from './sheet/cheatSheet';
+export { BENEATHS, dayOf, type Beneath, type Day } from './sheet/day';
+export { toWav } from './formats/wav/wav';
 export { makeSheet, workOut, type Sheet } from './sheet/sheet';
 // formats
 export {

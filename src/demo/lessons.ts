@@ -1,17 +1,6 @@
-import { z } from 'zod';
-import { DEFAULT_BUILD, lessonWords, type BoardChoice, type PatternChoice, type SupplyChoice } from '@/core';
 import type { LessonContent } from '@/server/repositories/lessons';
-
-const on = (board: BoardChoice): NonNullable<PatternChoice['build']> => ({ ...DEFAULT_BUILD, board });
-const cells = (count: number): SupplyChoice => ({ kind: 'aa-alkaline', cells: count, age: 'fresh' });
-const BLOCK: SupplyChoice = { kind: 'block-9v', cells: 1, age: 'fresh' };
-const USB: SupplyChoice = { kind: 'usb', cells: 1, age: 'nominal' };
-
-type Words = Partial<Omit<LessonContent, 'title' | 'choice' | 'plan'>>;
-
-function lesson(title: string, words: Words, choice: PatternChoice): LessonContent {
-  return { ...z.object(lessonWords).parse({ title }), plan: null, ...words, choice };
-}
+import { BLOCK, cells, lesson, on, USB } from './lesson';
+import { TIMER_LESSONS } from './timerLessons';
 
 /** The lessons of the harbour in the order in which it is built: one or more of every pattern, on every board. */
 export const LESSONS: readonly LessonContent[] = [
@@ -198,4 +187,5 @@ export const LESSONS: readonly LessonContent[] = [
     },
     { pattern: 'lamp-cover', params: { count: 9, lamp: 'white', amps: 0.01 }, build: on('pad') },
   ),
+  ...TIMER_LESSONS,
 ];

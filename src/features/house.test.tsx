@@ -141,7 +141,7 @@ describe('the glossary', () => {
 describe('a new lesson', () => {
   it('starts from the pattern that is chosen, and opens', async () => {
     jest.mocked(startLesson).mockResolvedValue(done(31));
-    const { user } = show(<NewLesson />);
+    const { user } = show(<NewLesson signs={{}} />);
     await user.click(screen.getByRole('radio', { name: /^Dimmer/u }));
     await user.type(screen.getByLabelText('Title'), 'Mole lantern{Enter}');
     await waitFor(() => expect(visited).toEqual(['/lessons/31']));
@@ -156,7 +156,7 @@ describe('a new lesson', () => {
     jest
       .mocked(importLesson)
       .mockResolvedValue(done({ id: 8, differences: ['The sender’s red lamp has 2.10 V.'] }));
-    const { user } = show(<NewLesson />);
+    const { user } = show(<NewLesson signs={{}} />);
     await user.upload(screen.getByLabelText('Lesson file (JSON)'), file('{}'));
     await screen.findByText(/The sender’s red lamp has 2.10 V/u);
     await user.click(screen.getByRole('button', { name: 'Open it' }));
@@ -165,7 +165,7 @@ describe('a new lesson', () => {
 
   it('does not come in from a file that is none, or far too large', async () => {
     jest.mocked(importLesson).mockResolvedValue(refused('Nothing was imported.'));
-    const { user } = show(<NewLesson />);
+    const { user } = show(<NewLesson signs={{}} />);
     await user.upload(screen.getByLabelText('Lesson file (JSON)'), file('no'));
     await screen.findByText('Nothing was imported.');
     await user.upload(screen.getByLabelText('Lesson file (JSON)'), file('x'.repeat(1024 * 1024 + 1)));

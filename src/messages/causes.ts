@@ -42,6 +42,7 @@ const CAUSES: Readonly<Record<Cause['code'], CauseWords>> = {
     `${part} is ${formatQuantity(farads, 'F')}, not ${formatQuantity(wantedFarads, 'F')}`,
   'pins-exchanged': ({ part, kind, pin = '', other = '' }) =>
     `the ${legName(kind, pin)} and the ${legName(kind, other)} of ${part} exchanged`,
+  'chip-shifted': ({ part }) => `${part} one row too far down: every pin at its neighbour’s work`,
   'chip-turned': ({ part }) => `${part} turned half round: power off at once`,
   'supply-tired': ({ part }) => `${part} is a tired battery`,
   'supply-reversed': ({ part }) => `the leads of ${part} exchanged`,

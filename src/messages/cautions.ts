@@ -4,6 +4,13 @@ import type { CautionCode } from '@/core';
 export const CAUTION_WORDS: Readonly<Record<CautionCode, string>> = {
   'extra-low-voltage':
     'Batteries and USB only: nothing in this lesson touches mains. Local rules, the site’s own risk assessment and qualified people come first.',
+  'flashing-light':
+    'Flashing light: 3 to 60 flashes a second, and red most of all, can trigger seizures. Say so before class and ask first; small and dim help.',
+  'chip-notch':
+    'The chip’s notch shows its end: pin 1 is left of it, seen from above. A chip that gets hot is in the wrong way round: power off at once.',
+  'electrolytic-way-round':
+    'An electrolytic capacitor that sits the wrong way round can vent. Its stripe is minus: check it before power.',
+  'loud-tone': 'Start the tone at low volume, with the speaker away from ears.',
   'power-off-first': 'Power off before every change. Minus first, plus last.',
   'hot-smell-stop': 'Hot, a smell, smoke: pull the plus lead first, wait for it to cool, then use tweezers.',
   'coin-cells':

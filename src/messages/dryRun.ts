@@ -78,7 +78,9 @@ const WHY: Readonly<Record<Cause['code'], Why>> = {
   'part-reversed': () => BLOCKS,
   'wrong-capacitor': () => 'Ten times the capacitor takes ten times as long to fill, a tenth a tenth.',
   'pins-exchanged': () => 'Each leg now does the other’s work.',
-  'chip-turned': () => 'Plus goes where minus belongs: the chip conducts through and through, and burns.',
+  'chip-turned': () => 'Every pin sits where the one across the middle was meant to be.',
+  'chip-shifted': () =>
+    'Every pin sits where the next of its side was meant to be; the last ones lead nowhere.',
   'supply-tired': () => 'A tired pack has fewer volts, and what is missing is missing at the resistor.',
   'supply-reversed': () => 'The current would have to flow backwards, and lamps do not let it.',
   'supply-dead': () => 'Nothing pushes.',

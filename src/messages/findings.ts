@@ -57,6 +57,27 @@ const SENTENCES: Sentences = {
     `On ${volts(v)} the high output of this chip stays below two thirds of the supply: it stalls high. It needs more than ${volts(limit)}, or the standard circuit, or a CMOS chip.`,
   'duty-out-of-reach': ({ duty, low, high }) =>
     `A duty of ${formatPercent(duty)} is outside what this circuit can do: above ${formatPercent(low)} and below ${formatPercent(high)}.`,
+  'no-such-time': ({ seconds, nearest }) =>
+    Number.isFinite(nearest)
+      ? `No resistor and capacitor of the drawer take ${timeWords(seconds)} on this chip; the nearest that can be had is ${timeWords(nearest)}.`
+      : `This chip never turns over with what hangs on its output. Use less current, more volts or a CMOS chip.`,
+  'no-such-duty': ({ nearest, high, low }) =>
+    `The drawer has no two resistors that share the round so; the nearest is ${timeWords(high)} up and ${timeWords(low)} down (${formatPercent(nearest)} up).`,
+  'capacitors-leak': ({ volts: v }) =>
+    `On ${volts(v)} every capacitor that is large enough leaks more than such a resistor lets in: it would never fill. Ask for a shorter time, or put smaller resistors and larger capacitors in the drawer.`,
+  'chip-supply-low': ({ family, volts: v, limit }) =>
+    `${volts(v)} is too little for a ${familyName(family)} chip, which starts at ${volts(limit)}. ${family === 'bipolar' && v >= 2 ? 'A CMOS chip works from 2 V, or choose more cells.' : 'Choose more cells.'}`,
+  'chip-supply-high': ({ family, volts: v, limit }) =>
+    `${volts(v)} is more than a ${familyName(family)} chip stands: ${volts(limit)} at most. Choose fewer cells.`,
+  'chip-over-current': ({ part, amps: a, limit, way }) =>
+    `${part} would ${way === 'out' ? 'give' : 'take'} ${amps(a)} at its output; it stands ${amps(limit)}. Ask for less current, ${amps(limit)} at most${limit < 0.1 ? ', or use a bipolar chip' : ''}.`,
+  'does-not-move': () => 'Nothing of this circuit moves by itself: it has no day to be shown.',
+  'timer-stuck': ({ part }) =>
+    `${part} does not go round on this supply with what hangs on its output. Use less lamp current, or a CMOS chip.`,
+  'flashes-fast': ({ hertz, lamps }) =>
+    `${lamps} ${lamps.includes(',') ? 'flash' : 'flashes'} ${formatQuantity(hertz, 'Hz', 2)}: between 3 and 60 flashes a second can trigger seizures. Ask before class, keep it small and dim, or take a third of a second or more from flash to flash.`,
+  'no-such-turn': ({ first, second, third, least }) =>
+    `The first lamp’s ${timeWords(first)} must be shorter than the ${timeWords(second + third)} of the other two together: this chip is up for longer than it is down. Give the third at least ${timeWords(least)}.`,
   'nothing-to-choose': ({ what }) => `There is no ${what} to choose from. Name at least one value.`,
   'no-battery': ({ part }) => `${part} does not run down: choose a battery.`,
   'mains-refused': ({ volts: v }) =>
@@ -125,6 +146,11 @@ const SENTENCES: Sentences = {
   'reverse-limit': ({ part, volts: v, limit }, name) =>
     `${name(part)} is the wrong way round with ${volts(v)} across it, above the ${volts(limit)} it stands in reverse: it may be ruined.`,
   dark: ({ part, amps: a }, name) => `${name(part)} stays dark: ${a < 1e-7 ? 'no current' : amps(a)} flows.`,
+  'lamp-blinks': ({ part, amps: a, hertz, brightness }, name) =>
+    `${name(part)} blinks, ${hertz < 0.95 ? `once in ${formatQuantity(1 / hertz, 's', 3)}` : `${formatQuantity(hertz, 'Hz', 3)}`}, with ${amps(a)} while it is lit: ${brightness}.`,
+  sounds: ({ part, hertz }, name) => `${capital(name(part))} sounds at ${formatQuantity(hertz, 'Hz')}.`,
+  'lamp-waits': ({ part, button }, name) =>
+    `${name(part)} waits for ${name(button)}: it lights when that is pressed.`,
   'lamp-glow': ({ part, amps: a, brightness, share }, name) =>
     `${name(part)} is ${brightness} at ${amps(a)}, ${formatPercent(share)} of its limit.`,
   'over-current': ({ part, amps: a, limit, share }, name) =>
@@ -217,4 +243,14 @@ export function screenSentence(finding: Finding): string {
 
 export function sentences(findings: readonly Finding[], name?: Naming): string {
   return findings.map((finding) => sentence(finding, name)).join(' ');
+}
+
+/** Seconds as one says them: `0.6 s`, `2 min`, or a rate where they are far too short to say. */
+function timeWords(seconds: number): string {
+  if (seconds < 2e-3) return `${formatQuantity(seconds, 's', 3)} (${formatQuantity(1 / seconds, 'Hz', 3)})`;
+  return seconds >= 120 ? `${Number((seconds / 60).toPrecision(3))} min` : formatQuantity(seconds, 's', 3);
+}
+
+function familyName(family: string): string {
+  return family === 'cmos' ? 'CMOS' : family;
 }

@@ -1,6 +1,7 @@
 import {
   boardOf,
   buildType,
+  formatPlain,
   formatQuantity,
   type Gate,
   type GateReading,
@@ -62,12 +63,34 @@ function cueBefore({ circuit }: Sheet): string {
 function afterPower(gate: Gate, sheet: Sheet): StepWords {
   return {
     title: 'Stop: is it right?',
-    detail: [holdWords(gate), seenWords(gate, sheet), ...gate.readings.map(readingWords)]
+    detail: [
+      holdWords(gate),
+      heardWords(sheet) ?? seenWords(gate, sheet),
+      ...gate.swings.map(swingWords),
+      ...gate.readings.map(readingWords),
+      pressWords(sheet),
+    ]
       .filter(Boolean)
       .join(' '),
     cue: 'Lit is not enough: measure.',
     why: 'A lamp with too much current lights as well, and wears out.',
   };
+}
+
+/** Of a build without lamps: what is heard. */
+function heardWords({ sums }: Sheet): string | undefined {
+  const [chip] = sums.timing ?? [];
+  return chip && sums.design.lamps.length === 0
+    ? `A tone of about ${formatQuantity(chip.hertz, 'Hz', 2)} is heard, all the time.`
+    : undefined;
+}
+
+/** Of a build that waits for its button: how long one press lights it. */
+function pressWords({ started, expected }: Sheet): string {
+  const light = started && expected.points.find(({ point }) => point.measure === 'seconds');
+  if (!light) return '';
+  const button = Object.keys(started)[0]!;
+  return `Let go, and press ${button} once: ${light.point.part} stays lit for ${formatQuantity(light.low, 's', 2)} to ${formatQuantity(light.high, 's', 2)}.`;
 }
 
 /** What is pressed and turned while one looks. */
@@ -105,11 +128,45 @@ function litWords(gate: Gate, lit: readonly string[], sheet: Sheet): string {
   const looks = [
     ...new Set(own.map(({ part, brightness, type }) => looksWords(gate.looks[part] ?? brightness, type))),
   ];
+  const blinks = lit.filter((id) => gate.blinks[id] !== undefined);
+  if (blinks.length > 0) return blinkWords(gate, lit, blinks, sheet);
   const verb = lit.length === 1 ? 'lights' : 'light';
   if (lit.length === all.length && looks.length === 1 && all.length > 1)
     return `All ${all.length} lamps are ${looks[0]}`;
   if (all.length === 1 && looks.length === 1) return `The lamp is ${looks[0]}`;
   return `${listWords(lit.map((id) => ownName(sheet.circuit, id)))} ${verb}`;
+}
+
+/** Lamps that blink, each with its rate, and those that stay lit beside them. */
+function blinkWords(
+  { blinks }: Gate,
+  lit: readonly string[],
+  blinking: readonly string[],
+  { circuit }: Sheet,
+): string {
+  const rates = new Map<string, string[]>();
+  for (const id of blinking) {
+    const often = everyWords(blinks[id]!);
+    rates.set(often, [...(rates.get(often) ?? []), ownName(circuit, id)]);
+  }
+  const said = [...rates].map(
+    ([often, ids]) => `${listWords(ids)} ${ids.length === 1 ? 'blinks' : 'blink'}, ${often}`,
+  );
+  const steady = lit.filter((id) => !blinking.includes(id)).map((id) => ownName(circuit, id));
+  return [...said, ...(steady.length > 0 ? [`${listWords(steady)} stays lit`] : [])].join('; ');
+}
+
+/** How often, as it is counted: `once in 1.5 s`, `2.7 times a second`. */
+export function everyWords(hertz: number): string {
+  return hertz < 0.95
+    ? `once in ${formatQuantity(1 / hertz, 's', 2)}`
+    : `${formatPlain(Number(hertz.toPrecision(2)))} times a second`;
+}
+
+/** What a probe at a chip's output shows. */
+export function swingWords({ chip, low, high, period }: Gate['swings'][number]): string {
+  const v = (volts: number) => formatQuantity(volts, 'V', 2);
+  return `Pin 3 of ${chip} goes up and down between ${v(low)} and ${v(high)}, ${everyWords(1 / period)}.`;
 }
 
 /** A lamp that is on the board by now and does not light is said to stay dark, so that nobody looks for a fault. */
@@ -126,6 +183,11 @@ function darkWords({ lit, may, held }: Gate, sheet: Sheet): string {
 export function readingWords({ part, measure, low, high }: GateReading): string {
   if (measure === 'amps')
     return `This batch by itself adds ${formatQuantity(low, 'A', 2)} to ${formatQuantity(high, 'A', 2)} to the supply’s current.`;
+  if (measure === 'hertz') {
+    if (!(high > low)) return '';
+    const ten = (hertz: number) => formatQuantity(10 / hertz, 's', 2);
+    return `Ten flashes of ${part} take ${ten(high)} to ${ten(low)}.`;
+  }
   return `Across ${part} the meter reads ${formatQuantity(low, 'V', 3)} to ${formatQuantity(high, 'V', 3)}.`;
 }
 

@@ -6,6 +6,10 @@ const GOALS: Readonly<Record<Goal['code'], (goal: Goal) => string>> = {
   'all-lit': ({ age }) => `Every lamp is lit, with the supply ${age ? AGE_NAMES[age] : 'as it is'}`,
   'one-takes-all': () => 'One lamp takes the current, and the others stay dark',
   'lights-in-order': () => 'The lamps come on one after another as the volts rise',
+  'keeps-time': ({ met, parts }) =>
+    met
+      ? 'Its times are those that were wished, within 15 %'
+      : `${parts.join(' and ')} ${parts.length === 1 ? 'keeps' : 'keep'} another time than was wished`,
   'within-limit': () => 'No lamp is above its limit, at any age of the supply',
   'board-makes-it': () => 'The board, read back, makes this circuit',
 };

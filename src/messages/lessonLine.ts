@@ -8,6 +8,7 @@ export function lessonLine({ sums }: Pick<Sheet, 'sums'>): string {
   if (loop) {
     return `${lampName(loop.lamp.type)} lamp, ${formatOhms(loop.chosen)}, ${supplyName(supply)}: ${formatQuantity(design.amps, 'A')}`;
   }
+  if (sums.timing) return `${timedWords(sums)}, ${supplyName(supply)}`;
   const counts = new Map<string, number>();
   for (const { type } of design.lamps) counts.set(type, (counts.get(type) ?? 0) + 1);
   const eachOnce = counts.size > 1 && design.lamps.length === counts.size;
@@ -16,4 +17,15 @@ export function lessonLine({ sums }: Pick<Sheet, 'sums'>): string {
   );
   const lamps = `${listWords(groups)} ${design.lamps.length === 1 ? 'lamp' : 'lamps'}`;
   return `${lamps}, ${supplyName(supply)}: ${formatQuantity(design.amps, 'A')}`;
+}
+
+/** What a lesson that moves does: `red and green lamps, once round in 1.2 s`, `a tone of 440 Hz`. */
+function timedWords({ design, timing = [] }: Sheet['sums']): string {
+  const [first] = timing;
+  const names = [...new Set(design.lamps.map(({ type }) => lampName(type)))];
+  const lamps = `${listWords(names)} ${design.lamps.length === 1 ? 'lamp' : 'lamps'}`;
+  const { solved, hertz } = first!;
+  if (design.lamps.length === 0) return `a tone of ${formatQuantity(hertz, 'Hz')}`;
+  if (!(solved.low > 0)) return `${lamps}, lit for ${formatQuantity(solved.high, 's', 2)}`;
+  return `${lamps}, once round in ${formatQuantity(solved.high + solved.low, 's', 2)}`;
 }

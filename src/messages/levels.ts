@@ -6,11 +6,14 @@ import {
   formatQuotient,
   formatSum,
   MINUS,
+  type ChipTimes,
   type Level,
   type Sheet,
   type StringSum,
 } from '@/core';
 import { lampName, looksWords, ownName } from './names';
+import type { SumBlock, SumLine } from './sumLines';
+import { timingLines } from './timing';
 import { knobWords } from './points';
 import { listWords } from './stepWords';
 
@@ -20,29 +23,35 @@ export const LEVEL_WORDS: Readonly<Record<Level, { readonly name: string; readon
   'full working': { name: 'full working', about: 'every line of the sum, and the circuit diagram' },
 };
 
-/** One line of a sum as students get it. */
-export interface SumLine {
-  readonly name: string;
-  readonly work: string;
-  readonly figure: string;
-  /** What the sum was made for. */
-  readonly strong?: boolean;
-}
-
-export interface SumBlock {
-  readonly title: string;
-  readonly lines: readonly SumLine[];
-}
-
 const V = (volts: number) => formatQuantity(volts, 'V');
 const A = (amps: number) => formatQuantity(amps, 'A');
 
 /** The sums of a lesson without mathematics, or as the three lines of a card; the full working has tables of its own. */
 export function sumsAt(level: Exclude<Level, 'full working'>, sheet: Sheet): SumBlock[] {
-  return ownSums(sheet).map((sum) => ({
-    title: `${listWords(sum.alike)}: ${formatOhms(sum.chosen)}`,
-    lines: level === 'card' ? cardLines(sum) : [bandLine(sum.chosen)],
-  }));
+  return [
+    ...timingSums(level, sheet),
+    ...ownSums(sheet).map((sum) => ({
+      title: `${listWords(sum.alike)}: ${formatOhms(sum.chosen)}`,
+      lines: level === 'card' ? cardLines(sum) : [bandLine(sum.chosen)],
+    })),
+  ];
+}
+
+/** The parts that set each chip's time; on a card with the rule of thumb. */
+function timingSums(level: Exclude<Level, 'full working'>, { sums }: Sheet): SumBlock[] {
+  return (sums.timing ?? []).map((chip) => {
+    const { ra, r, farads } = chip.values;
+    const lines = timingLines(chip);
+    return {
+      title: `${chip.chip}: ${listWords(Object.values(chip.parts))}`,
+      lines: [
+        ...(level === 'card' ? lines.slice(0, lines.length - 1) : []),
+        ...(ra === undefined ? [] : [bandLine(ra)]),
+        bandLine(r),
+        { name: 'take the capacitor', work: 'as printed on it', figure: formatQuantity(farads, 'F') },
+      ],
+    };
+  });
 }
 
 /** What comes out of it: which lamps light and how, and at every level but the first their current. */
@@ -99,5 +108,14 @@ function seenLines({ sums, circuit }: Sheet, level: Level): SumLine[] {
     group.names.push(ownName(circuit, part));
     groups.set(key, group);
   }
-  return [...groups.values()].map(({ line, names }) => ({ name: listWords(names), ...line }));
+  const lamps = [...groups.values()].map(({ line, names }) => ({ name: listWords(names), ...line }));
+  return lamps.length > 0 ? lamps : heardLines(sums.timing, level);
+}
+
+/** Of a lesson without lamps: what is heard. */
+function heardLines(timing: readonly ChipTimes[] | undefined, level: Level): SumLine[] {
+  const [chip] = timing ?? [];
+  if (!chip) return [];
+  const figure = level === 'no mathematics' ? '' : formatQuantity(chip.hertz, 'Hz');
+  return [{ name: 'the speaker', work: 'one tone, all the time', figure }];
 }

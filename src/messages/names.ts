@@ -91,9 +91,22 @@ export function legName(kind: ThingKind | undefined, pin: string): string {
   if (kind === 'zener' || kind === 'diode') return pin === 'cathode' ? 'banded end' : 'plain end';
   if (kind === 'wire') return 'end';
   if (kind === 'potentiometer' && pin !== 'wiper') return pin === 'a' ? 'first leg' : 'last leg';
+  if (kind === 'timer') return `pin ${TIMER_PINS.findIndex((name) => name === pin) + 1} (${pin})`;
   if (kind && NAMED_PINS.has(kind)) return `${pin} pin`;
   return PIN_NAMES[pin] ?? 'leg';
 }
+
+/** The timer's pins by number, as they are counted around the chip from its notch. */
+export const TIMER_PINS = [
+  'ground',
+  'trigger',
+  'output',
+  'reset',
+  'control',
+  'threshold',
+  'discharge',
+  'supply',
+] as const;
 
 const LAMP_NAMES: Readonly<Record<LampType, string>> = {
   infrared: 'infrared',

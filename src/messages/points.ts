@@ -9,14 +9,15 @@ export function pointName({ part, kind, measure }: NamedPoint): string {
   switch (measure) {
     case 'volts':
     case 'meanVolts':
+      if (kind === 'timer') return `output of ${part}`;
       return kind === 'supply' ? 'pack under load' : `across ${part}`;
     case 'amps':
     case 'meanAmps':
       return kind === 'supply' ? 'current' : `current of ${part}`;
     case 'hertz':
-      return `flashes of ${part}`;
+      return kind === 'speaker' ? `pitch of ${part}` : `flashes of ${part}`;
     case 'seconds':
-      return `time of ${part}`;
+      return `light of ${part}`;
     case 'look':
       return `how ${part} looks`;
   }
@@ -39,7 +40,7 @@ function placeWords(point: Checkpoint): string {
   switch (point.measure) {
     case 'volts':
     case 'meanVolts':
-      return probed(point.part, point.kind, point.from.pin, point.to.pin);
+      return `${probed(point.part, point.kind, point.from.pin, point.to.pin)}${point.measure === 'meanVolts' && point.kind !== 'supply' ? '; the mean while it comes and goes' : ''}`;
     case 'amps':
     case 'meanAmps':
       // Not every supply has leads: a coin cell lies between its tapes, a port has a plug.
@@ -47,9 +48,11 @@ function placeWords(point: Checkpoint): string {
         return `open the loop at the plus of ${point.gap.part} and put the meter into the gap`;
       return `lift the ${legName(point.kind, point.gap.pin)} of ${point.gap.part} and put the meter between it and its hole`;
     case 'hertz':
-      return 'count how often it comes on in ten seconds';
+      return point.kind === 'speaker'
+        ? 'set a reference tone beside it until the beats stop'
+        : 'count how often it comes on in ten seconds and type 7/10, or time ten flashes and type 10/15.2';
     case 'seconds':
-      return 'take the time with a watch';
+      return 'by stopwatch, from coming on to going out';
     case 'look':
       return 'look at it from above, out of the light';
   }
@@ -66,6 +69,7 @@ function probed(part: string, kind: ThingKind, from: string, to: string): string
 export function heldWords(held: Held | undefined): string {
   const words = Object.entries(held ?? {}).map(([part, state]) => {
     if (typeof state === 'number') return `${part} ${turnWords(state)}`;
+    if (state === 'pressed') return `press ${part} once`;
     return state === 'closed' ? `hold ${part} pressed` : `leave ${part} alone`;
   });
   return words.join(', ');

@@ -14,6 +14,8 @@ export function valueOf(part: string, sheet: Sheet): string {
   const found = partOf(sheet.circuit, part);
   if (found?.kind === 'resistor' || found?.kind === 'potentiometer') return formatOhms(found.params.ohms);
   if (found?.kind === 'led') return lampName(sheet.sorts[part] ?? '');
+  if (found?.kind === 'capacitor') return formatQuantity(found.params.farads, 'F');
+  if (found?.kind === 'timer') return found.params.family === 'cmos' ? 'CMOS' : 'bipolar';
   if (found?.kind === 'zener') return formatQuantity(found.params.vz, 'V');
   return '';
 }

@@ -1,4 +1,13 @@
-import { boardOf, buildType, currentPaths, formatQuantity, reportOf, type Kind, type Sheet } from '@/core';
+import {
+  boardOf,
+  buildType,
+  currentPaths,
+  formatQuantity,
+  reportOf,
+  type ChipTimes,
+  type Kind,
+  type Sheet,
+} from '@/core';
 import { PATTERN_WORDS } from './patterns';
 import { listWords } from './stepWords';
 
@@ -23,8 +32,8 @@ export function talkFor(sheet: Sheet): Talk {
     truth,
     homework,
     predict: predictions(sheet),
-    path: pathWords(sheet),
-    sum: sumWords(sheet),
+    path: sheet.sums.timing ? chargeWords(sheet.sums.timing) : pathWords(sheet),
+    sum: sheet.sums.timing ? timeWords(sheet.sums.timing) : sumWords(sheet),
     parts: [...new Set(sheet.circuit.parts.map(({ kind }) => WHY[kind]))],
     tools: TOOLS[buildType(boardOf(sheet.plan))],
   };
@@ -33,6 +42,7 @@ export function talkFor(sheet: Sheet): Talk {
 function predictions(sheet: Sheet): string[] {
   const { lamps, amps } = sheet.sums.design;
   const [first] = lamps;
+  if (sheet.sums.timing) return timedPredictions(sheet.sums.timing, lamps.length > 0);
   const several = lamps.length > 1;
   return [
     several
@@ -42,6 +52,46 @@ function predictions(sheet: Sheet): string[] {
     several
       ? `D1 is taken out: what do the others do, and what happens to the ${formatQuantity(amps, 'A')} of the supply?`
       : 'The lamp is turned round: what does the meter read across it then?',
+  ];
+}
+
+/** The ways of the charge that keeps the time, traced aloud. */
+function chargeWords(chips: readonly ChipTimes[]): string {
+  return chips
+    .map(({ chip, form, parts }) => {
+      const { ra, r, c } = parts;
+      if (form === 'standard')
+        return `${c} fills from plus through ${listWords([ra!, r])}, and empties through ${r} into pin 7 of ${chip}`;
+      if (form === 'one-shot')
+        return `${c} fills through ${r} until ${chip} turns over, and is emptied for the next time`;
+      return `${c} fills and empties through ${r}, out of the output of ${chip} and back into it`;
+    })
+    .join('; ')
+    .concat('.');
+}
+
+/** The rule of thumb with this lesson's own figures. */
+function timeWords(chips: readonly ChipTimes[]): string {
+  return chips
+    .map(({ parts, ideal, solved, form }) => {
+      const { ra, r, c } = parts;
+      const through = ra === undefined ? r : `(${ra} + ${r})`;
+      const rule = `${form === 'one-shot' ? '1.10' : '0.693'} × ${through} × ${c} = ${formatQuantity(ideal.high, 's', 3)} up`;
+      return `${rule}; in the real circuit ${formatQuantity(solved.high, 's', 3)}`;
+    })
+    .join('. ')
+    .concat('.');
+}
+
+/** What may be asked before a lesson that moves is switched on. */
+function timedPredictions([first]: readonly ChipTimes[], lamps: boolean): string[] {
+  const { parts, solved } = first!;
+  return [
+    lamps
+      ? `How long do ten flashes take, or one light? Guess before power; the sum says ${formatQuantity(solved.high + solved.low, 's', 2)} for one round.`
+      : 'Is the tone deeper or higher than your own voice?',
+    `${parts.r} is made twice as large: what becomes of the time?`,
+    `${parts.c} is made ten times as large: what becomes of it then?`,
   ];
 }
 

@@ -24,7 +24,10 @@ export interface GivenLesson {
 export async function workOutFor(lessonId: number, groupId: number): Promise<Outcome<GivenLesson>> {
   const [held, { students }] = await Promise.all([lesson(lessonId), group(groupId)]);
   const around = await sheetSurroundings(students.filter((s) => s.archivedAt === null).length);
-  const request = requestFor(held, { ...around, draws: { ...around.draws, samples: DRAWS.rest } });
+  const request = requestFor(held, {
+    ...around,
+    draws: { ...around.draws, samples: DRAWS.rest, ends: 'both' },
+  });
   const made = makeSheet(request);
   if (!made.ok) return made;
   const sheet = made.value;

@@ -1,6 +1,7 @@
 import { workOut, type SheetRequest } from '@/core';
 import { sentences } from '@/messages/findings';
 import { lessonLine } from '@/messages/lessonLine';
+import { keeper } from './kept';
 import type { Lesson, LessonContent } from './repositories/lessons';
 import { houseStyle, meter } from './repositories/settings';
 import { shelf, stockRows } from './repositories/stock';
@@ -22,7 +23,7 @@ export async function sheetSurroundings(students?: number): Promise<SheetSurroun
     stock: stock.map(({ spec, have, packSize, packCents }) => ({ spec, have, packSize, packCents })),
     meter: ownMeter.value,
     students: students ?? DEFAULT_STUDENTS,
-    draws: { samples: DRAWS.typing, seed: SEED, coverage: 0.95 },
+    draws: { samples: DRAWS.typing, seed: SEED, coverage: 0.95, ends: 'one' },
   };
 }
 
@@ -37,6 +38,12 @@ export function requestFor(
 /** What a lesson comes to, in one line; no draws are needed for that. */
 export function lessonInShort(lesson: Lesson, surroundings: SheetSurroundings): string {
   const request = requestFor(lesson, surroundings);
-  const worked = workOut(request, true);
-  return worked.ok ? lessonLine({ sums: worked.value.sums }) : sentences(worked.findings);
+  const { choice, style, shelf: shelved, stock } = request;
+  return keptLine(JSON.stringify([choice, style, shelved, stock]), () => {
+    const worked = workOut(request, true);
+    return worked.ok ? lessonLine({ sums: worked.value.sums }) : sentences(worked.findings);
+  });
 }
+
+/** A line stays what it is while the wish, the house style and the store do. */
+const keptLine = keeper<string>();

@@ -1,4 +1,4 @@
-import { judgeReading, type Verdict, type VerdictName } from '@/core';
+import { judgeReading, type Band, type Verdict, type VerdictName } from '@/core';
 import { likeliestWords } from '@/messages/causes';
 import { pointName } from '@/messages/points';
 import { judgeStudent } from './checkBook';
@@ -20,7 +20,7 @@ export interface LogRow {
   readonly where: string;
   readonly typed: string;
   readonly value: number;
-  readonly unit: 'V' | 'A';
+  readonly unit: Band['unit'];
   readonly low: number | null;
   readonly high: number | null;
   readonly verdict: VerdictName | 'none';

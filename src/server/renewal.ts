@@ -1,4 +1,4 @@
-import { judgeBench, type JudgedBench, type SessionExpectation } from '@/core';
+import { judgeBench, type Band, type JudgedBench, type SessionExpectation } from '@/core';
 import { pointName } from '@/messages/points';
 import { checkBook, notedOf } from './checkBook';
 import { workOutFor } from './givenLesson';
@@ -12,7 +12,7 @@ export interface RenewalChanges {
   readonly version: number;
   readonly points: readonly {
     readonly name: string;
-    readonly unit: 'V' | 'A';
+    readonly unit: Band['unit'];
     readonly before?: { readonly low: number; readonly high: number };
     readonly after?: { readonly low: number; readonly high: number };
   }[];

@@ -1,5 +1,5 @@
-/** Hands a text to the browser as a file. */
-export function saveAs(name: string, type: string, text: string): void {
+/** Hands a text, or bytes, to the browser as a file. */
+export function saveAs(name: string, type: string, text: string | Uint8Array<ArrayBuffer>): void {
   const url = URL.createObjectURL(new Blob([text], { type }));
   const link = document.createElement('a');
   link.href = url;

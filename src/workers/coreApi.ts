@@ -2,6 +2,7 @@ import {
   asItStands,
   bandsOf,
   batteryLifeOf,
+  dayOf,
   drawSlice,
   dryRuns,
   faultContext,
@@ -15,6 +16,8 @@ import {
   trimRange,
   whatIf,
   type BandOptions,
+  type Beneath,
+  type Day,
   type Circuit,
   type JudgedBench,
   type Noted,
@@ -44,6 +47,9 @@ export const coreApi = {
     return dryRuns(faultContext(sheet, request), request.meter);
   },
   whatIf,
+  day(request: SheetRequest, beneath: Beneath): Outcome<Day> {
+    return dayOf(request, beneath);
+  },
   solve,
   sweep,
   run(circuit: Circuit, seconds: number, settle: number, onProgress: (share: number) => void) {

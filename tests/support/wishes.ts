@@ -13,6 +13,21 @@ const supply: fc.Arbitrary<SupplyChoice> = fc
 const side = fc.constantFrom('plus', 'minus') as fc.Arbitrary<'plus' | 'minus'>;
 const count = (min: number, max: number) => fc.integer({ min, max });
 
+const timed = fc.record({
+  supply: fc.constantFrom<SupplyChoice>(
+    { kind: 'block-9v', cells: 1, age: 'fresh' },
+    { kind: 'aa-alkaline', cells: 4, age: 'fresh' },
+    { kind: 'usb', cells: 1, age: 'nominal' },
+    { kind: 'lead-acid-12v', cells: 1, age: 'tired' },
+  ),
+  family: fc.constantFrom('bipolar', 'cmos') as fc.Arbitrary<'bipolar' | 'cmos'>,
+  amps: fc.double({ min: 1e-3, max: 9e-3, noNaN: true }),
+  quiet: fc.boolean(),
+});
+const seconds = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+const also = <T extends object>(more: fc.Arbitrary<T>) =>
+  fc.tuple(timed, more).map(([chip, own]) => ({ ...chip, ...own }));
+
 /** Random wishes of every pattern, within what its sentence takes. */
 export const WISHES: { readonly [Id in PatternId]: fc.Arbitrary<ParamsOf<Id>> } = {
   single: fc.record({ supply, lamp, amps, side }),
@@ -75,4 +90,17 @@ export const WISHES: { readonly [Id in PatternId]: fc.Arbitrary<ParamsOf<Id>> } 
     batch: count(1, 8),
   }),
   'lamp-cover': fc.record({ count: count(3, 18), lamp, amps }),
+  blink: also(fc.record({ lamp, on: seconds(0.2, 5), off: seconds(0.2, 5) })),
+  'blink-simple': also(
+    fc.record({ lamp, second: fc.option(lamp, { nil: undefined }), seconds: seconds(0.3, 6) }),
+  ),
+  'one-shot': also(fc.record({ lamp, seconds: seconds(1, 60) })),
+  alternate: also(fc.record({ lamps: fc.tuple(lamp, lamp), flash: seconds(0.35, 1), flashes: count(3, 8) })),
+  chain: also(
+    fc.record({
+      lamps: fc.tuple(lamp, lamp, lamp),
+      seconds: fc.tuple(seconds(1, 3), seconds(1, 3), seconds(1, 3)),
+    }),
+  ),
+  tone: also(fc.record({ hertz: fc.double({ min: 100, max: 2000, noNaN: true }) })),
 };

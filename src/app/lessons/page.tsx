@@ -1,10 +1,15 @@
 import '@/features/lessons/lessons.css';
 import { LessonList } from '@/features/lessons/LessonList';
 import { NewLesson } from '@/features/lessons/NewLesson';
+import { patternSigns, type PatternSigns } from '@/features/lessons/patternSigns';
+import { keeper } from '@/server/kept';
 import { lessonInShort, sheetSurroundings } from '@/server/lessonSheet';
 import { lessons } from '@/server/repositories/lessons';
 
 export const dynamic = 'force-dynamic';
+/** The signs are the same in every house: drawn once. */
+const keptSigns = keeper<PatternSigns>();
+
 export const metadata = { title: 'Lessons' };
 
 export default async function LessonsPage() {
@@ -30,7 +35,7 @@ export default async function LessonsPage() {
           )}
         </div>
         <div>
-          <NewLesson />
+          <NewLesson signs={keptSigns('signs', patternSigns)} />
         </div>
       </div>
     </div>

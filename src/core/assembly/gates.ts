@@ -1,13 +1,15 @@
 import { readBack, soFar } from '../board/readBack';
 import type { Plan } from '../board/plan';
+import { brightnessAt } from '../catalogue/brightness';
 import { isKind, partOf, type Circuit, type PartOf } from '../circuit/circuit';
 import { withoutWires } from '../circuit/wires';
 import { quantile } from '../numerics/quantile';
 import type { Held, Probed } from '../observe/checkpoint';
-import { drawPoints, ready } from '../observe/draws';
+import { ready } from '../observe/benches';
+import { drawPoints } from '../observe/draws';
 import { withHeld } from '../observe/held';
 import { lampsSeen, litIn } from '../observe/looks';
-import type { Observation } from '../observe/observation';
+import type { Moving, Observation } from '../observe/observation';
 import { observe, reportOf } from '../observe/observe';
 import { drawSlice } from '../tolerance/bands';
 import type { Gate, GateReading } from './step';
@@ -20,7 +22,16 @@ export interface GateGround {
 }
 
 /** A look without power. */
-export const NO_POWER: Gate = { power: false, lit: [], may: [], looks: {}, held: {}, readings: [] };
+export const NO_POWER: Gate = {
+  power: false,
+  lit: [],
+  may: [],
+  looks: {},
+  blinks: {},
+  swings: [],
+  held: {},
+  readings: [],
+};
 
 /** Draws for the band of a reading half-way: it is said to two digits. */
 const DRAWS = { samples: 120, seed: 1 } as const;
@@ -45,14 +56,53 @@ export function gateAt(
   const seen = observe(withHeld(built, held));
   if (!seen.ok) return { ...NO_POWER, power: true, held };
   const added = before && addedAmps(ground, built, before, held);
-  const readings = [...resistorReading(seen.value, newest), ...(added ? [added] : [])];
+  const own = seen.value.kind === 'moving' ? rateReading(seen.value) : resistorReading(seen.value, newest);
+  const readings = [...own, ...(added ? [added] : [])];
   const lamps = litIn(seen.value);
-  return { power: true, ...lamps, looks: looksOf(seen.value, lamps.lit), held, readings };
+  const shown = lampsSeen(seen.value).filter(({ part }) => lamps.lit.includes(part));
+  return {
+    power: true,
+    ...lamps,
+    looks: Object.fromEntries(
+      shown.map(({ part, peak }) => [part, brightnessAt(peak, maxAmpsOf(built, part))]),
+    ),
+    blinks: Object.fromEntries(
+      shown.flatMap(({ part, hertz }) => (hertz === undefined ? [] : [[part, hertz]])),
+    ),
+    swings: swingsOf(seen.value, newest),
+    ...(seen.value.kind === 'moving' && seen.value.erratic ? { erratic: true } : {}),
+    held,
+    readings,
+  };
 }
 
-function looksOf(seen: Observation, lit: readonly string[]): Gate['looks'] {
-  const lamps = lampsSeen(seen).filter(({ part }) => lit.includes(part));
-  return Object.fromEntries(lamps.map(({ part, brightness }) => [part, brightness]));
+function maxAmpsOf(circuit: Circuit, id: string): number {
+  const lamp = partOf(circuit, id);
+  return lamp && isKind(lamp, 'led') ? lamp.params.maxAmps : 0.02;
+}
+
+/** How often the first lamp blinks; the band is that of the check, where there is one of the finished build. */
+function rateReading(seen: Moving): GateReading[] {
+  const lamp = lampsSeen(seen).find(({ hertz }) => hertz !== undefined);
+  if (!lamp) return [];
+  const typical = lamp.hertz!;
+  const { part } = lamp;
+  return [{ id: `${part} rate`, part, kind: 'led', measure: 'hertz', typical, low: typical, high: typical }];
+}
+
+/** What the outputs of the newest chips do, where they go up and down. */
+function swingsOf(seen: Observation, newest: readonly string[]): Gate['swings'] {
+  if (seen.kind === 'still') return [];
+  const { run, window } = seen;
+  return seen.circuit.parts.flatMap((part) => {
+    const output = isKind(part, 'timer') && newest.includes(part.id) ? part.pins['output']! : undefined;
+    const period = output === undefined ? null : run.cycles[output]?.period;
+    if (output === undefined || !period) return [];
+    const volts = run.nodes[output]!.filter((_, i) => run.time[i]! >= window[0]);
+    const low = volts.reduce((least, v) => Math.min(least, v), Infinity);
+    const high = volts.reduce((most, v) => Math.max(most, v), -Infinity);
+    return [{ chip: part.id, low, high, period }];
+  });
 }
 
 /** The circuit that the pieces on the board make by then; the supply is put to it for the test. */

@@ -27,8 +27,10 @@ export function pluggedSteps(ground: GateGround, built: AsBuilt): Step[] {
     newest.push(...block.pieces.map(({ part }) => part));
     if (i === blocks.length - 1) return;
     const gate = gateAt(ground, there, newest);
+    if (gate.erratic) return;
     // A test that shows nothing new waits for the next block.
-    if (gate.lit.length + gate.may.length <= lit && gate.readings.length === 0) return;
+    const still = gate.readings.length === 0 && gate.swings.length === 0;
+    if (gate.lit.length + gate.may.length <= lit && still) return;
     lit = gate.lit.length + gate.may.length;
     newest = [];
     steps.push(blockGate(block.number, blocks.length, gate));
@@ -48,7 +50,13 @@ export function lookStep(): Step {
 /** What the finished build shows. */
 export function lastGate(ground: GateGround): Step {
   const there = new Set(ground.plan.placements.map(({ part }) => part));
-  const resistors = ground.circuit.parts.filter(({ kind }) => kind === 'resistor').map(({ id }) => id);
+  const lamps = new Set(
+    ground.circuit.parts.filter(({ kind }) => kind === 'led').flatMap(({ pins }) => Object.values(pins)),
+  );
+  const all = ground.circuit.parts.filter(({ kind }) => kind === 'resistor');
+  const behind = all.filter(({ pins }) => Object.values(pins).some((net) => lamps.has(net)));
+  // What guards a lamp tells more than what only holds a pin up.
+  const resistors = (behind.length > 0 ? behind : all).map(({ id }) => id);
   const gate = gateAt(ground, there, resistors);
   return { id: 'after-power', action: 'gate', at: 'after-power', gate, minutes: PACE.gate };
 }
@@ -120,7 +128,7 @@ export function blockGate(block: number, of: number, gate: Gate): Step {
 
 function positiveEnd(piece: Piece, built: AsBuilt) {
   const pins = partOf(built.circuit, piece.part)?.pins;
-  if (!pins || !built.seen || piece.legs.length !== 2) return undefined;
+  if (!pins || built.seen?.kind !== 'still' || piece.legs.length !== 2) return undefined;
   const [one, other] = piece.legs.map(({ pin, hole }) => ({
     hole,
     volts: built.seen!.nodes[pins[pin]!] ?? 0,

@@ -88,7 +88,8 @@ function batchSteps(
   for (const id of steps.flatMap(idsOf)) there.add(id);
   if (of === 1) return steps;
   const newest = pieces.map(({ part }) => part);
-  return [...steps, blockGate(index + 1, of, gateAt(ground, there, newest, before))];
+  const gate = gateAt(ground, there, newest, before);
+  return gate.erratic ? steps : [...steps, blockGate(index + 1, of, gate)];
 }
 
 function linkStep(wire: Placement, plan: Plan): Step {

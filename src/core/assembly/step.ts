@@ -2,6 +2,7 @@ import type { JumperColour } from '../board/plan';
 import type { Brightness } from '../catalogue/brightness';
 import type { ThingKind } from '../circuit/circuit';
 import type { Held } from '../observe/checkpoint';
+import type { Hertz, Seconds, Volts } from '../quantities/units';
 import type { PolarityCue } from '../parts/polarity';
 
 /** Where one leg goes, and how to know the leg. */
@@ -18,19 +19,29 @@ export interface Piece {
   readonly legs: readonly LegPlace[];
 }
 
-/** What a meter should read there with what is built so far: across a resistor, or the current that a batch adds. */
+/** What should be read there with what is built so far: across a resistor, the current that a batch adds, a rate. */
 export interface GateReading {
   readonly id: string;
   readonly part: string;
   readonly kind: ThingKind;
-  readonly measure: 'volts' | 'amps';
+  readonly measure: 'volts' | 'amps' | 'hertz';
   readonly typical: number;
   readonly low: number;
   readonly high: number;
 }
 
+/** The output of a chip that goes up and down by itself. */
+export interface ChipSwing {
+  readonly chip: string;
+  readonly low: Volts;
+  readonly high: Volts;
+  readonly period: Seconds;
+}
+
 /** What power shows with the pieces that are on the board by then. */
 export interface Gate {
+  /** A chip without its capacitor: nothing that power shows then could be relied on, and the test is left out. */
+  readonly erratic?: boolean;
   readonly power: boolean;
   /** Lamps that surely light; all others but `may` stay dark. */
   readonly lit: readonly string[];
@@ -38,6 +49,10 @@ export interface Gate {
   readonly may: readonly string[];
   /** How bright each lamp that lights is then, with everything held as said. */
   readonly looks: Readonly<Record<string, Brightness>>;
+  /** How often each lamp that blinks comes on a second. */
+  readonly blinks: Readonly<Record<string, Hertz>>;
+  /** What the output of a newly built chip does, for a probe at it. */
+  readonly swings: readonly ChipSwing[];
   /** Buttons that are held and knobs that are turned for it. */
   readonly held: Held;
   readonly readings: readonly GateReading[];

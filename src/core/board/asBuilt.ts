@@ -1,8 +1,10 @@
+import { brightnessAt } from '../catalogue/brightness';
 import { isKind, partOf, type Circuit } from '../circuit/circuit';
 import { cutOffParts } from '../circuit/structure';
 import { joinedByWires } from '../circuit/wires';
 import { finding, type Finding } from '../findings/finding';
-import { lampsSeen, type LampSeen } from '../observe/looks';
+import { withHeld } from '../observe/held';
+import { GLOW_AMPS, lampsSeen, type LampSeen } from '../observe/looks';
 import type { Observation } from '../observe/observation';
 import { observe, reportOf } from '../observe/observe';
 import { overloadOf } from '../parts/index';
@@ -87,7 +89,7 @@ function electrical(circuit: Circuit, seen: Observation, wanted: Circuit): Findi
       return [finding('no-resistor', { part: part.id }, 'warning')];
     }
     const over = overloadOf(part, now);
-    if (!over) return [];
+    if (!over) return isKind(part, 'speaker') ? soundIn(part.id, seen) : [];
     const { figure, limit, how } = over;
     if (isKind(part, 'supply'))
       return [finding('supply-shorted', { part: part.id, amps: figure }, 'warning')];
@@ -97,6 +99,17 @@ function electrical(circuit: Circuit, seen: Observation, wanted: Circuit): Findi
     return [finding('overloaded', { part: part.id, how, figure, limit }, 'warning')];
   });
 }
+
+/** The pitch of a speaker through which something comes and goes. */
+function soundIn(part: string, seen: Observation): Finding[] {
+  if (seen.kind === 'still') return [];
+  const hertz = Object.values(seen.run.cycles).find((cycle) => cycle.hertz)?.hertz;
+  const amps = seen.run.parts[part]!.amps.reduce((most, now) => Math.max(most, Math.abs(now)), 0);
+  return hertz && amps > HEARD_AMPS ? [finding('sounds', { part, hertz }, 'note')] : [];
+}
+
+/** Less than this through a speaker is not heard. */
+const HEARD_AMPS = 1e-4;
 
 function lampFindings(
   part: string,
@@ -112,10 +125,23 @@ function lampFindings(
   if (now.volts < -0.3 && Math.abs(now.amps) < OPEN_AMPS) {
     return [finding('reversed', { part, volts: -now.volts }, 'warning')];
   }
-  const { amps, brightness } = lamp;
+  const { peak: amps, hertz } = lamp;
+  const brightness = brightnessAt(amps, maxAmps);
   const share = amps / maxAmps;
   if (share > 1.5) return [finding('will-fail', { part, amps, limit: maxAmps, share }, 'warning')];
   if (share > 1) return [finding('over-current', { part, amps, limit: maxAmps, share }, 'warning')];
-  if (brightness === 'dark') return [finding('dark', { part, amps }, 'warning')];
+  if (brightness === 'dark') return [waiting(part, seen) ?? finding('dark', { part, amps }, 'warning')];
+  if (hertz !== undefined) return [finding('lamp-blinks', { part, amps, hertz, brightness }, 'note')];
   return [finding('lamp-glow', { part, amps, brightness, share }, 'note')];
+}
+
+/** A dark lamp that lights while a button is held only waits for it. */
+function waiting(part: string, { circuit }: Observation): Finding | undefined {
+  const open = circuit.parts.filter((one) => isKind(one, 'switch') && !one.params.closed);
+  for (const { id: button } of open) {
+    const pressed = observe(withHeld(circuit, { [button]: 'closed' }));
+    const lamp = pressed.ok ? lampsSeen(pressed.value).find((one) => one.part === part) : undefined;
+    if (lamp && lamp.peak >= GLOW_AMPS) return finding('lamp-waits', { part, button }, 'note');
+  }
+  return undefined;
 }

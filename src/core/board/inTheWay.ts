@@ -1,6 +1,6 @@
 import type { Circuit } from '../circuit/circuit';
 import { finding, type Finding } from '../findings/finding';
-import { thingsOf, type Thing } from '../parts/thing';
+import { footprintOf, thingsOf, type Thing } from '../parts/thing';
 import { boardOf } from './copper';
 import { holeOf } from './geometry';
 import type { Placement, Plan } from './plan';
@@ -25,7 +25,7 @@ export function inTheWay(plan: Plan, circuit: Circuit): Finding[] {
   const lying = plan.placements.flatMap((placement): Lying[] => {
     const thing =
       placement.kind === 'jumper' ? undefined : (things.get(placement.part) ?? standIn(placement));
-    if (!thing || thing.kind === 'supply') return [];
+    if (!thing || footprintOf(thing).form === 'leads') return [];
     return [{ placement, thing, shape: bodyShape(thing, places(placement)) }];
   });
   const found: Finding[] = [];

@@ -43,10 +43,34 @@ export const AMP_RANGES: readonly { readonly amps: Amps; readonly burden: Ohms }
   { amps: 10, burden: 0.02 },
 ];
 
-export type Measured = 'volts' | 'amps';
+/** What a meter shows, or a watch, or an ear that compares two tones. */
+export type Measured = 'volts' | 'amps' | 'hertz' | 'seconds';
 
-/** The smallest range that shows the reading. */
+/** A thumb on a stopwatch: this much at start and stop together. */
+export const THUMB_SECONDS = 0.3;
+/** So many flashes are timed in one go, or they are counted for so long: whichever is finer. */
+const FLASHES_TIMED = 10;
+const COUNTED_SECONDS = 10;
+/** From here on it is a tone, set beside a reference until the beats are slower than this. */
+const TONE_FROM = 20;
+const BEATS_HERTZ = 1;
+
+/** Half-width within which a rate that was counted lies, or a pitch that was compared; or a time by stopwatch. */
+function watchHalfWidth(measured: 'hertz' | 'seconds', value: number): number {
+  if (measured === 'seconds') return THUMB_SECONDS;
+  const hertz = Math.abs(value);
+  if (hertz >= TONE_FROM) return BEATS_HERTZ;
+  return Math.min(0.5 / COUNTED_SECONDS, (hertz * hertz * THUMB_SECONDS) / FLASHES_TIMED);
+}
+
+/** Whether it is read without a meter: by counting, by watch, or by ear. */
+export function isWatched(measured: Measured): measured is 'hertz' | 'seconds' {
+  return measured === 'hertz' || measured === 'seconds';
+}
+
+/** The smallest range that shows the reading; 0 for what is read without a meter. */
 export function rangeFor(meter: MeterFigures, measured: Measured, reading: number): number {
+  if (isWatched(measured)) return 0;
   const ranges = measured === 'volts' ? VOLT_RANGES : AMP_RANGES.map((r) => r.amps);
   const full = meter.counts / (meter.counts + 1);
   return ranges.find((range) => Math.abs(reading) <= range * full) ?? ranges[ranges.length - 1]!;
@@ -85,6 +109,7 @@ export function meterHalfWidth(
   measured: Measured,
   { value, range, step }: MeterReading,
 ): number {
+  if (isWatched(measured)) return watchHalfWidth(measured, value) + step / 2;
   const accuracy = meter[measured];
   const lastDigit = range / (meter.counts + 1);
   const rounding = step > lastDigit * 1.01 ? step / 2 : 0;

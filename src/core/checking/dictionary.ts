@@ -1,11 +1,15 @@
 import type { Measured, MeterFigures } from '../catalogue/meter';
-import { isGapped, isProbed, type Checkpoint } from '../observe/checkpoint';
-import { burdensFor, drawPoints } from '../observe/draws';
+import { withoutWires } from '../circuit/wires';
+import { hasFigure, isGapped, type Checkpoint } from '../observe/checkpoint';
+import { burdensFor, drawPoints, drawsLike, type Likeness } from '../observe/draws';
 import { lampsSeen, type Look } from '../observe/looks';
-import { observe } from '../observe/observe';
+import type { Outcome } from '../findings/finding';
+import type { Observation } from '../observe/observation';
+import { mayMove, observe } from '../observe/observe';
+import { readingsIn } from '../observe/responses';
 import type { FaultCode, FaultData } from '../parts/mistake';
 import { meterUseAt, type Candidate, type FaultContext } from './faults/fault';
-import { everyFault } from './faults/index';
+import { everyFault, faultsOf } from './faults/index';
 
 /** What each checkpoint reads under one candidate: mean and covariance over the spread of its parts; and how lamps look. */
 export interface Signature {
@@ -31,8 +35,9 @@ export interface FaultDictionary {
   readonly unsettled: number;
 }
 
-/** Which of the meter's ranges a checkpoint is read on. */
+/** What a checkpoint is read with: one of the meter's ranges, a watch, an ear. */
 export function measuredAt(point: Checkpoint): Measured {
+  if (point.measure === 'hertz' || point.measure === 'seconds') return point.measure;
   return isGapped(point) ? 'amps' : 'volts';
 }
 
@@ -52,24 +57,50 @@ export function faultDictionary(
   meter: MeterFigures,
   { samples, seed }: { samples: number; seed: number },
 ): FaultDictionary {
-  const points = context.points.filter((point) => isProbed(point) || isGapped(point));
+  const points = context.points.filter(hasFigure);
   const burdens = burdensFor(context.circuit, points, meter);
   const signatures: Signature[] = [];
   let unsettled = 0;
-  for (const candidate of everyFault(context)) {
+  const like = likeness(context, points, burdens, samples, seed);
+  const candidates = like ? faultsOf(context) : everyFault(context);
+  for (const candidate of candidates) {
     const own = candidate.prior <= RARE.prior ? Math.min(samples, RARE.samples) : samples;
-    const figures = drawReadings(candidate, points, burdens, own, seed);
+    const seen = observe(withoutWires(candidate.circuit));
+    const free = seen.ok && seen.value.kind === 'moving' && points.every((point) => !point.held);
+    const figures =
+      like && free && candidate.code !== 'right' && candidate.use !== 'across-lamp'
+        ? drawsLike(seen.value, points, meterUseAt(candidate), like, { samples: own, seed })
+        : drawReadings(candidate, points, burdens, own, seed, like);
     if (!figures) unsettled++;
-    else signatures.push(signature(candidate, figures));
+    else signatures.push(signature(candidate, figures, seen));
   }
   const judged = points.map((point, i): JudgedPoint => ({ ...point, usual: expected[i]!.worstHigh }));
   return { points: judged, signatures, unsettled };
+}
+
+/** How the right build's readings spread, of one that moves: each mistake is then run once, and spreads by the same shares. */
+function likeness(
+  { circuit }: FaultContext,
+  points: readonly Checkpoint[],
+  burdens: readonly number[],
+  samples: number,
+  seed: number,
+): Likeness | undefined {
+  if (!mayMove(circuit)) return undefined;
+  const draws = drawPoints(circuit, points, () => 'right', burdens, { samples, seed });
+  const held = points.some((point) => point.held);
+  const seen = observe(circuit);
+  const plain =
+    seen.ok && !held ? readingsIn(seen.value, points, { meterUseAt: () => 'right', burdens: [] }) : undefined;
+  const means = draws.map((values) => (values ? values.reduce((sum, v) => sum + v, 0) / values.length : 0));
+  return { typical: plain ?? means, draws };
 }
 
 /**
  * What the checkpoints of a candidate would show, drawn over the spread of its parts.
  *
  * @param burdens ohms of the meter in series at each checkpoint
+ * @param like how the right build's readings spread, where it moves
  * @returns one list of draws for each checkpoint, in their order; undefined when the circuit does not settle
  */
 export function drawReadings(
@@ -78,12 +109,12 @@ export function drawReadings(
   burdens: readonly number[],
   samples: number,
   seed: number,
+  like?: Likeness,
 ): Float64Array[] | undefined {
-  const { circuit } = candidate;
-  const drawn = drawPoints(circuit, freed(points, candidate), meterUseAt(candidate), burdens, {
-    samples,
-    seed,
-  });
+  const { circuit, code } = candidate;
+  const draws = { samples, seed };
+  const spread = code === 'right' ? undefined : like;
+  const drawn = drawPoints(circuit, freed(points, candidate), meterUseAt(candidate), burdens, draws, spread);
   return drawn.every((values): values is Float64Array => values !== undefined) ? [...drawn] : undefined;
 }
 
@@ -96,7 +127,11 @@ function freed(points: readonly Checkpoint[], { code, data }: Candidate): readon
   });
 }
 
-function signature(candidate: Candidate, figures: readonly Float64Array[]): Signature {
+function signature(
+  candidate: Candidate,
+  figures: readonly Float64Array[],
+  seen: Outcome<Observation>,
+): Signature {
   const means = figures.map((values) => values.reduce((sum, v) => sum + v, 0) / values.length);
   const covariance = figures.map((a, i) =>
     figures.map((b, j) => {
@@ -106,11 +141,10 @@ function signature(candidate: Candidate, figures: readonly Float64Array[]): Sign
     }),
   );
   const { code, data, prior } = candidate;
-  return { code, data, prior, means, covariance, looks: looksOf(candidate) };
+  return { code, data, prior, means, covariance, looks: looksOf(seen) };
 }
 
 /** How each lamp of a candidate looks with all parts at their nominal values; one that is gone is dark. */
-function looksOf({ circuit }: Candidate): Record<string, Look> {
-  const seen = observe(circuit);
+function looksOf(seen: Outcome<Observation>): Record<string, Look> {
   return seen.ok ? Object.fromEntries(lampsSeen(seen.value).map(({ part, look }) => [part, look])) : {};
 }

@@ -2,10 +2,13 @@ import type { Brightness } from '../catalogue/brightness';
 import { brightnessAt } from '../catalogue/brightness';
 import type { MeterFigures } from '../catalogue/meter';
 import { isKind, partOf, type Circuit, type ThingKind } from '../circuit/circuit';
+import { withoutWires } from '../circuit/wires';
 import { isProbed, type Checkpoint } from '../observe/checkpoint';
 import { GLOW_AMPS } from '../observe/looks';
 import type { Observation } from '../observe/observation';
-import { observe, reportOf } from '../observe/observe';
+import { typicalReadings } from '../observe/draws';
+import { mayMove, observe, reportOf } from '../observe/observe';
+import { readingsIn } from '../observe/responses';
 import { read } from '../observe/read';
 import type { Overload } from '../parts/overload';
 import { overloadOf } from '../parts/index';
@@ -58,7 +61,7 @@ export function dryRuns(context: FaultContext, meter: MeterFigures): DryRun[] {
     // A right build with its knob elsewhere is no mistake to be made, and turned probes do nothing to it.
     if (ASKED_STATES.has(code) && code !== 'button-open') return [];
     if (data.byRows) return [];
-    const seen = observe(candidate.circuit);
+    const seen = observe(withoutWires(candidate.circuit));
     if (!seen.ok) return [];
     const after = readings(seen.value, context.points, meterUseAt(candidate), meter);
     const harm = candidate.use === 'right' ? undefined : harmOf(right.value, after);
@@ -94,10 +97,32 @@ function readings(
   use: ReturnType<typeof meterUseAt>,
   meter: MeterFigures,
 ): Read[] {
+  if (mayMove(seen.circuit)) return movingReadings(seen, points, use, meter);
   return points.map((point) => {
     const found = read(seen, point, use(point), meter);
     if (!found.ok || found.value.kind === 'look') return { point, value: 0 };
     return { point, value: found.value.value, during: found.value.during };
+  });
+}
+
+/** The same of a build that may move, off as few runs as will do; only a slip of the meter is run by itself. */
+function movingReadings(
+  seen: Observation,
+  points: readonly Checkpoint[],
+  use: ReturnType<typeof meterUseAt>,
+  meter: MeterFigures,
+): Read[] {
+  const values =
+    seen.kind === 'moving' && points.every(({ held }) => !held)
+      ? readingsIn(seen, points, { meterUseAt: use, burdens: [] })
+      : typicalReadings(seen.circuit, points, use, meter);
+  return points.map((point, i): Read => {
+    const value = values?.[i] ?? 0;
+    const slips = use(point) !== 'right' && use(point) !== 'swapped';
+    const found = slips ? read(seen, point, use(point), meter) : undefined;
+    return found?.ok && found.value.kind === 'figure'
+      ? { point, value: found.value.value, during: found.value.during }
+      : { point, value };
   });
 }
 

@@ -1,7 +1,7 @@
 import type { MeterFigures } from '../catalogue/meter';
 import type { Circuit } from '../circuit/circuit';
 import { accepted, type Outcome } from '../findings/finding';
-import { isGapped, isProbed, type Checkpoint, type Gapped } from '../observe/checkpoint';
+import { hasFigure, isGapped, type Checkpoint, type Gapped } from '../observe/checkpoint';
 import { bandPoints, burdensFor } from '../observe/draws';
 import { withHeld } from '../observe/held';
 import { observe } from '../observe/observe';
@@ -33,7 +33,7 @@ function aloneAt(circuit: Circuit, point: Gapped): number {
 }
 
 /**
- * Typical, 95 % band and worst corners at every checkpoint that a meter reads, with the meter in the circuit.
+ * Typical, 95 % band and worst corners at every checkpoint that has a figure, with the meter in the circuit.
  */
 export function expectedReadings(
   circuit: Circuit,
@@ -41,7 +41,7 @@ export function expectedReadings(
   meter: MeterFigures,
   options: BandOptions,
 ): Outcome<Expectation> {
-  const points = checkpoints.filter((point) => isProbed(point) || isGapped(point));
+  const points = checkpoints.filter(hasFigure);
   const burdens = burdensFor(circuit, points, meter);
   const found = bandPoints(circuit, points, burdens, options);
   if (!found.ok) return found;

@@ -2,16 +2,24 @@ import type { Measured } from '../catalogue/meter';
 import { accepted, type Outcome } from '../findings/finding';
 import { parseQuantity } from '../quantities/parse';
 
-const UNIT = { volts: 'V', amps: 'A' } as const;
+const UNIT = { volts: 'V', amps: 'A', hertz: 'Hz', seconds: 's' } as const;
 /** A bare number in a current column is in mA, as the column's head says. */
-const BARE = { volts: 1, amps: 1e-3 } as const;
+const BARE = { volts: 1, amps: 1e-3, hertz: 1, seconds: 1 } as const;
+/** Flashes over seconds, as they were counted: `7/10`, `10 / 15.2 s`. */
+const COUNTED = /^\s*(\d+)\s*\/\s*(\d+(?:[.,]\d+)?)\s*s?\s*$/u;
 
 /**
  * A reading as typed: its value, and the last digit that was noted, which tells the meter's range.
  *
  * @example noteReading('2.71', 'volts') // { value: 2.71, step: 0.01 }
+ * @example noteReading('7/10', 'hertz') // { value: 0.7, step: 0 }: seven flashes in ten seconds
  */
 export function noteReading(typed: string, measured: Measured): Outcome<{ value: number; step: number }> {
+  const counted = measured === 'hertz' ? COUNTED.exec(typed) : null;
+  if (counted) {
+    const seconds = Number(counted[2]!.replace(',', '.'));
+    if (seconds > 0) return accepted({ value: Number(counted[1]) / seconds, step: 0 });
+  }
   const figure = parseQuantity(typed, UNIT[measured], BARE[measured]);
   if (!figure.ok) return figure;
   const number = /\d*[.,]?\d+/u.exec(typed)?.[0] ?? '';

@@ -4,11 +4,12 @@ import { WISHES } from '../../../tests/support/wishes';
 import { choiceWith, patternSheet, requestWith } from '../../../tests/support/sheets';
 import { PATTERN_IDS } from '../patterns/index';
 import { workOut } from '../sheet/sheet';
-import { diagramOf, type Diagram } from './diagram';
+import { diagramOf } from './diagram';
+import type { Diagram } from './shapes';
 import { seriesParallel } from './tree';
 
 /** Which symbols hang together, by the points that wires and symbols share. */
-function netsDrawn({ symbols, wires }: Diagram): number {
+function netsDrawn({ symbols, wires, chips }: Diagram): number {
   const points: [number, number][] = [];
   const parent: number[] = [];
   const find = (i: number): number => (parent[i] === i ? i : find(parent[i]!));
@@ -18,7 +19,10 @@ function netsDrawn({ symbols, wires }: Diagram): number {
     parent.push(parent.length);
     return parent.length - 1;
   };
-  const ends = symbols.flatMap(({ x, top, foot }) => [point(x, top), point(x, foot)]);
+  const ends = [
+    ...symbols.flatMap(({ x, top, foot }) => [point(x, top), point(x, foot)]),
+    ...chips.flatMap(({ pins }) => pins.map(({ x, y }) => point(x, y))),
+  ];
   const lines = wires.map((w) => ({ ...w, a: point(w.x1, w.y1), b: point(w.x2, w.y2) }));
   for (const { a, b } of lines) join(a, b);
   points.forEach(([x, y], i) => {
@@ -79,7 +83,7 @@ describe.each(PATTERN_IDS)('the diagram of %s', (pattern) => {
         if (!worked.ok) return;
         const { circuit } = worked.value;
         const diagram = diagramOf(circuit)!;
-        expect(diagram.symbols.map(({ part }) => part.id).sort()).toEqual(
+        expect([...diagram.symbols, ...diagram.chips].map(({ part }) => part.id).sort()).toEqual(
           circuit.parts.map(({ id }) => id).sort(),
         );
         expect(netsDrawn(diagram)).toBe(

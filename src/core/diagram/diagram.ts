@@ -1,31 +1,7 @@
-import { isKind, type Circuit, type Part } from '../circuit/circuit';
+import { isKind, type Circuit } from '../circuit/circuit';
+import { chipDiagram } from './chips';
+import type { Diagram, Line, Symbol } from './shapes';
 import { seriesParallel, type Tree } from './tree';
-
-/** A symbol that stands upright between two points, in units of one symbol's length. */
-export interface Symbol {
-  readonly part: Part;
-  readonly x: number;
-  readonly top: number;
-  readonly foot: number;
-  /** Whether its first pin is at the top. */
-  readonly upright: boolean;
-}
-
-export interface Line {
-  readonly x1: number;
-  readonly y1: number;
-  readonly x2: number;
-  readonly y2: number;
-}
-
-export interface Diagram {
-  readonly supply: Part;
-  readonly symbols: readonly Symbol[];
-  readonly wires: readonly Line[];
-  readonly dots: readonly { readonly x: number; readonly y: number }[];
-  readonly width: number;
-  readonly height: number;
-}
 
 /** Branches that stand side by side before the drawing goes on underneath. */
 const SHELF = 8;
@@ -43,12 +19,15 @@ interface Pen {
  * Places a circuit's symbols: the supply at the left, plus along the top, minus along the foot, branches between
  * them in the order of the lesson; long rows of branches go on in shelves below.
  *
- * @returns undefined when the circuit is not made of series and parallel alone
+ * A circuit with chips is drawn around them.
+ *
+ * @returns undefined when the circuit is neither
  */
 export function diagramOf(circuit: Circuit): Diagram | undefined {
   const supply = circuit.parts.find((part) => isKind(part, 'supply'));
   const tree = seriesParallel(circuit);
-  if (!supply || !tree) return undefined;
+  if (!tree) return chipDiagram(circuit);
+  if (!supply) return undefined;
   const branches = tree.form === 'parallel' ? tree.parts : [tree];
   const shelves = Array.from({ length: Math.ceil(branches.length / SHELF) }, (_, i) =>
     branches.slice(i * SHELF, (i + 1) * SHELF),
@@ -77,7 +56,7 @@ export function diagramOf(circuit: Circuit): Diagram | undefined {
   // The left margin joins the shelves: plus outside, minus inside of it.
   if (shelves.length > 1) joinShelves(tops, feet, pen);
   pen.symbols.push({ part: supply, x: 0, top: tops[0]!, foot: feet[0]!, upright: true });
-  return { supply, ...pen, width, height: y - GAP };
+  return { supply, ...pen, chips: [], width, height: y - GAP };
 }
 
 function joinShelves(tops: readonly number[], feet: readonly number[], pen: Pen): void {

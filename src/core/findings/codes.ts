@@ -29,6 +29,17 @@ export interface FindingData {
   'timer-stalls': { volts: number; limit: number };
   'duty-out-of-reach': { duty: number; low: number; high: number };
   'nothing-to-choose': { what: string };
+  /** No pair of the drawer comes near a time, or a share of it that the output is up; the nearest that does. */
+  'no-such-time': { seconds: number; nearest: number };
+  'no-such-duty': { duty: number; nearest: number; high: number; low: number };
+  'capacitors-leak': { volts: number };
+  'chip-supply-low': { family: string; volts: number; limit: number };
+  'chip-supply-high': { family: string; volts: number; limit: number };
+  'chip-over-current': { part: string; amps: number; limit: number; way: 'out' | 'in' };
+  'does-not-move': Record<string, never>;
+  'timer-stuck': { part: string };
+  'flashes-fast': { hertz: number; lamps: string };
+  'no-such-turn': { first: number; second: number; third: number; least: number };
   'no-battery': { part: string };
   // sums
   'mains-refused': { volts: number };
@@ -69,6 +80,9 @@ export interface FindingData {
   reversed: { part: string; volts: number };
   'reverse-limit': { part: string; volts: number; limit: number };
   dark: { part: string; amps: number };
+  'lamp-blinks': { part: string; amps: number; hertz: number; brightness: string };
+  sounds: { part: string; hertz: number };
+  'lamp-waits': { part: string; button: string };
   'lamp-glow': { part: string; amps: number; brightness: string; share: number };
   'over-current': { part: string; amps: number; limit: number; share: number };
   'will-fail': { part: string; amps: number; limit: number; share: number };

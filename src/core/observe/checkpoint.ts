@@ -6,8 +6,8 @@ export interface PinRef {
   readonly pin: string;
 }
 
-/** What a hand must do for a build to show something: buttons, and knobs by their place from 0 to 1. */
-export type Held = Readonly<Record<string, 'closed' | 'open' | number>>;
+/** What a hand must do for a build to show something: buttons held, or pressed and let go; knobs by their place, 0 to 1. */
+export type Held = Readonly<Record<string, 'closed' | 'open' | 'pressed' | number>>;
 
 /** Where a build is looked at: with probes, a watch, or the eye. */
 export type Checkpoint = {
@@ -40,6 +40,16 @@ export function isProbed(point: Checkpoint): point is Probed {
 
 export function isGapped(point: Checkpoint): point is Gapped {
   return point.measure === 'amps' || point.measure === 'meanAmps';
+}
+
+/** A checkpoint with a watch or by counting. */
+export function isTimed(point: Checkpoint): boolean {
+  return point.measure === 'hertz' || point.measure === 'seconds';
+}
+
+/** A checkpoint that has a figure; a look has none. */
+export function hasFigure(point: Checkpoint): boolean {
+  return point.measure !== 'look';
 }
 
 export const UNITS: Readonly<Record<Measure, 'V' | 'A' | 'Hz' | 's' | ''>> = {

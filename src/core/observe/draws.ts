@@ -1,28 +1,19 @@
 import type { MeterFigures } from '../catalogue/meter';
-import type { Check, Circuit } from '../circuit/circuit';
-import { withoutWires } from '../circuit/wires';
+import type { Circuit } from '../circuit/circuit';
+import { keyOf, uniform } from '../numerics/random';
 import { accepted, finding, refused, type Outcome } from '../findings/finding';
 import { bandsOf, drawSlice, type Band, type BandOptions } from '../tolerance/bands';
-import { isGapped, isProbed, type Checkpoint } from './checkpoint';
-import { setByHand, withHeld } from './held';
-import { burdenAt, METER, metered, nodeAt, VOLTMETER_OHMS, type MeterUse } from './meter';
-import type { Observation } from './observation';
-import { observe, reportOf, tied } from './observe';
+import { isGapped, isProbed, isTimed, type Checkpoint } from './checkpoint';
+import { benchesFor, byMotion } from './benches';
+import { withHeld } from './held';
+import { burdenAt, type MeterUse } from './meter';
+import { mayMove, observe } from './observe';
 import { gapAmps, read } from './read';
-
-/** A circuit whose checks are the readings of some checkpoints, so that one draw gives all of them. */
-interface Bench {
-  readonly circuit: Circuit;
-  /** Places of its checkpoints in the list that was asked for, in the order of the checks. */
-  readonly points: readonly number[];
-  readonly sign: 1 | -1;
-}
+import type { Observation } from './observation';
+import { bandResponses, drawResponses, readingsIn, readMoving, responsesOf } from './responses';
 
 /** Draws of one checkpoint, in the order of their numbers; undefined where it cannot be read. */
 export type Drawn = readonly (Float64Array | undefined)[];
-
-/** Meters that move a reading by less than this do not disturb one another and are put in together. */
-const UNDISTURBED = { share: 2e-4, volts: 1e-4 } as const;
 
 /**
  * What the checkpoints of a build read from part to part, with the meter in the circuit. Draw k of every checkpoint
@@ -30,6 +21,7 @@ const UNDISTURBED = { share: 2e-4, volts: 1e-4 } as const;
  *
  * @param meterUseAt how the meter is used at each checkpoint
  * @param burdens ohms of the meter in series at each checkpoint, as `burdensFor` gives them
+ * @param like how the readings of a build that moves alike spread, for one that need only be run once
  */
 export function drawPoints(
   circuit: Circuit,
@@ -37,6 +29,7 @@ export function drawPoints(
   meterUseAt: (point: Checkpoint) => MeterUse,
   burdens: readonly number[],
   { samples, seed }: Pick<BandOptions, 'samples' | 'seed'>,
+  like?: Likeness,
 ): Drawn {
   const found: (Float64Array | undefined)[] = points.map(() => undefined);
   points.forEach((point, i) => {
@@ -45,7 +38,21 @@ export function drawPoints(
     if (use === 'fuse-blown' && isGapped(point)) found[i] = new Float64Array(samples);
   });
   const left = points.flatMap((point, i) => (found[i] ? [] : [{ point, i }]));
-  for (const bench of benchesFor(circuit, left, meterUseAt, burdens)) {
+  const { still, moving } = byMotion(circuit, left);
+  for (const { held, places } of moving) {
+    const own = places.map(({ point }) => point);
+    if (like) {
+      const figures = readMoving(held, own, { meterUseAt, burdens: [] });
+      if (figures) places.forEach(({ i }, k) => (found[i] = likeDraws(figures[k]!, like, i, seed, samples)));
+      continue;
+    }
+    const spread = responsesOf(held, own, { meterUseAt, burdens: places.map(({ i }) => burdens[i]!) });
+    const drawn = spread && drawResponses(spread, seed, samples);
+    if (drawn) places.forEach(({ i }, k) => (found[i] = drawn[k]));
+  }
+  // What does not move flashes never, and is lit for no time.
+  for (const { point, i } of still) if (isTimed(point)) found[i] = new Float64Array(samples);
+  for (const bench of benchesFor(circuit, still, meterUseAt, burdens)) {
     const slice = drawSlice(bench.circuit, seed, 0, samples);
     if (!slice.ok || slice.value.unsettled > 0) continue;
     bench.points.forEach((place, k) => {
@@ -56,97 +63,42 @@ export function drawPoints(
   return found;
 }
 
-type Place = { readonly point: Checkpoint; readonly i: number };
+/** How the readings of a build spread: its typical readings without the meter's own ohms, and draws of them with these. */
+export interface Likeness {
+  readonly typical: readonly number[];
+  readonly draws: readonly (Float64Array | undefined)[];
+}
 
-function* benchesFor(
-  circuit: Circuit,
-  places: readonly Place[],
+/** Where nothing is known of how a reading spreads, it is taken to do so by this share. */
+const UNKNOWN_SHARE = 0.1;
+
+/** Draws of a build that moves and has been observed, at checkpoints where nothing is held. */
+export function drawsLike(
+  seen: Observation,
+  points: readonly Checkpoint[],
   meterUseAt: (point: Checkpoint) => MeterUse,
-  burdens: readonly number[],
-): Generator<Bench> {
-  for (const group of byHeld(places)) {
-    const held = setByHand(withHeld(circuit, group[0]!.point.held));
-    const volts = group.filter(({ point }) => isProbed(point));
-    yield* voltBenches(held, volts, meterUseAt);
-    for (const { point, i } of group) {
-      if (!isGapped(point)) continue;
-      const put = metered(held, point, meterUseAt(point), burdens[i]!);
-      if (!put) continue;
-      const checks: Check[] = [{ id: point.id, measure: 'amps', part: METER }];
-      yield { circuit: ready({ ...put.circuit, checks }), points: [i], sign: put.sign };
-    }
-  }
+  like: Likeness,
+  { samples, seed }: Pick<BandOptions, 'samples' | 'seed'>,
+): Float64Array[] | undefined {
+  const figures = readingsIn(seen, points, { meterUseAt, burdens: [] });
+  return figures?.map((figure, i) => likeDraws(figure, like, i, seed, samples));
 }
 
-/** One bench for all probes that do not disturb one another, and one each for those that would. */
-function* voltBenches(
-  circuit: Circuit,
-  places: readonly Place[],
-  meterUseAt: (point: Checkpoint) => MeterUse,
-): Generator<Bench> {
-  const there = places.filter(({ point }) => endsOf(circuit, point) !== undefined);
-  const together = withMeters(circuit, there);
-  const all = observe(together);
-  const calm = there.filter((place) => all.ok && undisturbed(circuit, place, all.value));
-  const signs = new Map([1, -1].map((sign) => [sign, [] as Place[]]));
-  for (const place of calm) signs.get(meterUseAt(place.point) === 'swapped' ? -1 : 1)!.push(place);
-  for (const [sign, group] of signs) {
-    if (group.length === 0) continue;
-    const checks = group.map((place) => voltCheck(circuit, place));
-    const points = group.map(({ i }) => i);
-    yield { circuit: ready({ ...withMeters(circuit, calm), checks }), points, sign: sign as 1 | -1 };
-  }
-  for (const place of there.filter((one) => !calm.includes(one))) {
-    const circuits = { ...withMeters(circuit, [place]), checks: [voltCheck(circuit, place)] };
-    yield {
-      circuit: ready(circuits),
-      points: [place.i],
-      sign: meterUseAt(place.point) === 'swapped' ? -1 : 1,
-    };
-  }
-}
-
-/** A circuit as it is drawn many times: nothing hangs in the air, and wires are looked through. */
-export function ready(circuit: Circuit): Circuit {
-  return tied(withoutWires(circuit));
-}
-
-function byHeld(places: readonly Place[]): Place[][] {
-  const groups = new Map<string, Place[]>();
-  for (const place of places) {
-    const key = JSON.stringify(place.point.held ?? {});
-    groups.set(key, [...(groups.get(key) ?? []), place]);
-  }
-  return [...groups.values()];
-}
-
-function endsOf(circuit: Circuit, point: Checkpoint): readonly [string, string] | undefined {
-  if (!isProbed(point)) return undefined;
-  const [from, to] = [nodeAt(circuit, point.from), nodeAt(circuit, point.to)];
-  return from === undefined || to === undefined ? undefined : [from, to];
-}
-
-function withMeters(circuit: Circuit, places: readonly Place[]): Circuit {
-  const meters = places.map(({ point, i }) => {
-    const [a, b] = endsOf(circuit, point)!;
-    const params = { ohms: VOLTMETER_OHMS, tolerance: 0, watts: 1e3 };
-    return { id: `${METER} ${i}`, kind: 'resistor' as const, pins: { a, b }, params };
-  });
-  return { ...circuit, parts: [...circuit.parts, ...meters] };
-}
-
-function voltCheck(circuit: Circuit, { point }: Place): Check {
-  const [from, to] = endsOf(circuit, point)!;
-  return { id: point.id, measure: 'volts', from, to };
-}
-
-/** Whether a probe reads with all the others in place what it reads alone. */
-function undisturbed(circuit: Circuit, place: Place, all: Observation): boolean {
-  const alone = observe(withMeters(circuit, [place]));
-  if (!alone.ok) return false;
-  const own = reportOf(alone.value, `${METER} ${place.i}`).volts;
-  const among = reportOf(all, `${METER} ${place.i}`).volts;
-  return Math.abs(own - among) < UNDISTURBED.share * Math.abs(own) + UNDISTURBED.volts;
+/** Draws about a figure that spread by the same shares as those of another build. */
+function likeDraws(
+  figure: number,
+  { typical, draws }: Likeness,
+  i: number,
+  seed: number,
+  samples: number,
+): Float64Array {
+  const [usual, own] = [typical[i]!, draws[i]];
+  if (own && usual !== 0) return Float64Array.from({ length: samples }, (_, k) => (figure * own[k]!) / usual);
+  const key = keyOf(`reading ${i}`);
+  return Float64Array.from(
+    { length: samples },
+    (_, k) => figure * (1 + UNKNOWN_SHARE * Math.sqrt(3) * (2 * uniform(seed, k, key) - 1)),
+  );
 }
 
 /** The meter's ohms in series at each checkpoint, on the range that the build's own current wants; 0 for volts. */
@@ -179,7 +131,18 @@ export function bandPoints(
 ): Outcome<PointBand[]> {
   const found: PointBand[] = [];
   const places = points.map((point, i) => ({ point, i }));
-  for (const bench of benchesFor(circuit, places, () => 'right', burdens)) {
+  const { still, moving } = byMotion(circuit, places);
+  for (const { held, places: own } of moving) {
+    const group = own.map(({ point }) => point);
+    const metering = { meterUseAt: () => 'right' as const, burdens: own.map(({ i }) => burdens[i]!) };
+    const responses = responsesOf(held, group, metering, options.ends);
+    if (!responses) continue;
+    const drawn = drawResponses(responses, options.seed, options.samples).map((values) => values.sort());
+    bandResponses(group, responses, drawn, options.coverage).forEach((band, k) => {
+      found[own[k]!.i] = { band, sorted: drawn[k]!, unsettled: 0 };
+    });
+  }
+  for (const bench of benchesFor(circuit, still, () => 'right', burdens)) {
     const slice = drawSlice(bench.circuit, options.seed, 0, options.samples);
     if (!slice.ok) return slice;
     const bands = bandsOf(bench.circuit, [slice.value], options);
@@ -201,10 +164,34 @@ export function typicalReadings(
   meterUseAt: (point: Checkpoint) => MeterUse,
   meter: MeterFigures,
 ): (number | undefined)[] {
+  if (mayMove(circuit)) return typicalOf(circuit, points, meterUseAt, meter);
   const seen = observe(circuit);
   if (!seen.ok) return points.map(() => undefined);
   return points.map((point) => {
     const reading = read(seen.value, point, meterUseAt(point), meter);
     return reading.ok && reading.value.kind === 'figure' ? reading.value.value : undefined;
   });
+}
+
+/** The same of a build that may move, with all its voltmeters in at once where it does. */
+function typicalOf(
+  circuit: Circuit,
+  points: readonly Checkpoint[],
+  meterUseAt: (point: Checkpoint) => MeterUse,
+  meter: MeterFigures,
+): (number | undefined)[] {
+  const found: (number | undefined)[] = points.map(() => undefined);
+  const places = points.flatMap((point, i) => (point.measure === 'look' ? [] : [{ point, i }]));
+  const { still, moving } = byMotion(circuit, places);
+  for (const { held, places: own } of moving) {
+    const group = own.map(({ point }) => point);
+    const figures = readMoving(held, group, { meterUseAt, burdens: burdensFor(held, group, meter) });
+    own.forEach(({ i }, k) => (found[i] = figures?.[k]));
+  }
+  const seen = still.length > 0 ? observe(circuit) : undefined;
+  for (const { point, i } of still) {
+    const reading = seen?.ok ? read(seen.value, point, meterUseAt(point), meter) : undefined;
+    if (reading?.ok && reading.value.kind === 'figure') found[i] = reading.value.value;
+  }
+  return found;
 }

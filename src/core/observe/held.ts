@@ -9,12 +9,19 @@ export function withHeld(circuit: Circuit, held: Held | undefined): Circuit {
     parts: circuit.parts.map((part) => {
       const state = held[part.id];
       if (state === undefined) return part;
-      if (isKind(part, 'switch')) return { ...part, params: { closed: state === 'closed' } };
+      if (isKind(part, 'switch')) return { ...part, params: switchAs(state) };
       if (isKind(part, 'potentiometer') && typeof state === 'number')
         return { ...part, params: { ...part.params, position: state } };
       return part;
     }),
   };
+}
+
+/** When a button that is pressed once goes down, and for how long: at leisure, and shorter than any light it asks for. */
+export const PRESS = { pressAt: 0.3, pressFor: 0.2 } as const;
+
+function switchAs(state: Held[string]) {
+  return state === 'pressed' ? { closed: false, ...PRESS } : { closed: state === 'closed' };
 }
 
 /** A hand sets a knob to within a tenth of its travel: half of that to either side. */

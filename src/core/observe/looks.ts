@@ -17,6 +17,8 @@ export interface LampSeen {
   readonly brightness: Brightness;
   readonly look: Look;
   readonly hertz?: number;
+  /** Seconds for which it is lit, each time that it comes on. */
+  readonly litFor?: number;
 }
 
 /** From here on a lamp is seen to glow, and from here on it is lit in a lit room. */
@@ -42,6 +44,7 @@ export function lampsSeen(seen: Observation): LampSeen[] {
         brightness,
         look: blinks ? 'blinking' : lookAt(amps, params.maxAmps),
         ...(blinks ? { hertz: moved.hertz } : {}),
+        ...(moved?.litFor === undefined ? {} : { litFor: moved.litFor }),
       };
     });
 }
@@ -59,19 +62,39 @@ function rateOf(rises: readonly number[]): number | undefined {
   return 1 / mean(burstsOf(rounds).within.map(({ period }) => period));
 }
 
-/** How often a lamp comes on in a run, and the most that it carries. */
-function movement({ run, window: [from, to] }: Moving, id: string): { hertz: number; peak: Amps } {
-  const { amps } = run.parts[id]!;
-  const rises: number[] = [];
-  let peak = 0;
-  let lit = false;
-  run.time.forEach((time, i) => {
-    const now = amps[i]!;
-    peak = Math.max(peak, now);
-    if (time >= from && now >= LIT_AMPS / 5 && !lit) rises.push(time);
-    lit = now >= LIT_AMPS / 5;
-  });
-  return { hertz: rateOf(rises) ?? rises.length / (to - from), peak };
+/** When a lamp comes on and goes out. */
+export interface Spell {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** The spells in which a lamp is lit in a run, those that have not ended by its end left out. */
+export function spellsOf({ time, parts }: Moving['run'], id: string): Spell[] {
+  const { amps } = parts[id]!;
+  const spells: Spell[] = [];
+  let from: number | undefined;
+  for (let i = 0; i < time.length; i++) {
+    const lit = amps[i]! >= LIT_AMPS / 5;
+    if (lit && from === undefined) from = time[i]!;
+    if (lit || from === undefined) continue;
+    spells.push({ from, to: time[i]! });
+    from = undefined;
+  }
+  return spells;
+}
+
+/** How often a lamp comes on in a run, for how long, and the most that it carries. */
+function movement(seen: Moving, id: string): { hertz: number; litFor: number | undefined; peak: Amps } {
+  const { run, window } = seen;
+  const [from, to] = window;
+  const spells = spellsOf(run, id);
+  const whole = spells.filter((spell) => spell.from >= from);
+  const rises = whole.map((spell) => spell.from);
+  const counted = whole.length > 0 ? whole : spells;
+  const litFor = counted.length > 0 ? mean(counted.map((spell) => spell.to - spell.from)) : undefined;
+  const peak = run.parts[id]!.amps.reduce((most, amps) => Math.max(most, amps), 0);
+  const often = rises.length > 1 ? rises.length / (to - from) : 0;
+  return { hertz: rateOf(rises) ?? often, litFor, peak };
 }
 
 /** The lamps that are surely lit, and those that may be seen to glow or not. */

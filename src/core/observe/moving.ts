@@ -1,35 +1,99 @@
 import { isKind, type Circuit, type Part } from '../circuit/circuit';
+import { withoutWires } from '../circuit/wires';
+import { pressOf } from '../devices/switch';
 import { accepted, type Outcome } from '../findings/finding';
 import type { PartReport } from '../solver/report';
 import type { Run } from '../solver/run/passage';
+import type { Switching } from '../solver/run/plan';
 import { run } from '../solver/run/run';
 import type { Moving } from './observation';
 
-/** Seconds that are tried one after another until every timer has gone round. */
+/**
+ * Follows a circuit for as long as it takes to see a few of its rounds.
+ *
+ * @param often rounds of one timer after which another that has not gone round is taken to stay as it is
+ */
+export function follow(circuit: Circuit, shown: Circuit, often = OFTEN): Outcome<Moving> {
+  const timed = circuit.parts.some((part) => isKind(part, 'timer') || releasedAt(part) > 0);
+  return timed ? followTimers(circuit, shown, often) : followSources(circuit, shown);
+}
+
+/** Longest time that a timer is waited for, in seconds, and in time constants of the slowest capacitor. */
+const LONGEST = 1000;
+const CONSTANTS = 12;
+/** Rounds of the slowest timer that are counted after its first, which starts from an empty capacitor. */
+const ROUNDS = 2;
+/** A timer that has gone round so often while another has not once: that other one stays as it is. */
+const OFTEN = 250;
+/** What rests after a press is followed for a little longer than it moves. */
+const AFTERWARDS = 1.25;
+
+/** Timers set their own pace, hands theirs: each is followed until it has gone round a few times. Every step is recorded. */
+function followTimers(circuit: Circuit, shown: Circuit, often: number): Outcome<Moving> {
+  const timers = circuit.parts.filter((part) => isKind(part, 'timer')).length;
+  const enough = (events: readonly Switching[]) => seenEnough(events, timers, often);
+  const released = Math.max(0, ...circuit.parts.map(releasedAt));
+  const longest = released + Math.min(LONGEST, CONSTANTS * slowestOf(withoutWires(circuit)));
+  const plan = { seconds: longest, skip: 1, samples: 'steps' } as const;
+  const gone = run(circuit, plan, { enough });
+  if (!gone.ok) return gone;
+  if (gone.value.ended < longest || gone.value.events.length > FEW)
+    return accepted(seenIn(gone.value, shown));
+  // It moves once and rests: what it does after a press, or at power-up, is all there is.
+  const { events } = gone.value;
+  const last = Math.max(released, events[events.length - 1]?.time ?? 0);
+  const seconds = Math.min(longest, Math.max(AFTERWARDS * last, SHORTEST));
+  const again = run(circuit, { ...plan, seconds });
+  return again.ok ? accepted(seenIn(again.value, shown)) : again;
+}
+
+const SHORTEST = 1e-3;
+/** More switchings than these are no single light after a press. */
+const FEW = 6;
+/** Ohms beyond these are breaks. */
+const BREAK_OHMS = 5e7;
+
+/** The longest time constant: the largest capacitor through all resistors that lead to it, or to their other ends. */
+function slowestOf({ parts }: Circuit): number {
+  const resistors = parts.filter((part) => isKind(part, 'resistor') && part.params.ohms < BREAK_OHMS);
+  const constants = parts.map((part) => {
+    if (!isKind(part, 'capacitor')) return SHORTEST;
+    const near = new Set(Object.values(part.pins));
+    const touching = resistors.filter(({ pins }) => Object.values(pins).some((net) => near.has(net)));
+    const further = new Set([...near, ...touching.flatMap(({ pins }) => Object.values(pins))]);
+    const through = resistors.filter(({ pins }) => Object.values(pins).some((net) => further.has(net)));
+    return part.params.farads * through.reduce((sum, { params }) => sum + ohmsOf(params), 0);
+  });
+  return Math.max(SHORTEST, ...constants);
+}
+
+function ohmsOf(params: object): number {
+  return 'ohms' in params && typeof params.ohms === 'number' ? params.ohms : 0;
+}
+
+function seenEnough(events: readonly Switching[], timers: number, often: number): boolean {
+  const rises = new Map<string, number>();
+  for (const { output, high } of events) if (high) rises.set(output, (rises.get(output) ?? 0) + 1);
+  const counts = [...rises.values()];
+  if (counts.some((count) => count >= often)) return true;
+  return counts.length === timers && counts.every((count) => count >= 2 + ROUNDS);
+}
+
+function releasedAt(part: Part): number {
+  return isKind(part, 'switch') ? (pressOf(part.params)?.[1] ?? 0) : 0;
+}
+
+/** Seconds that are tried one after another until a driven circuit has seen enough of its sources. */
 const SPANS = [0.02, 0.2, 2, 10, 50, 500];
 /** Share of a run that may still be starting up. */
 const STARTING = 0.3;
-const CYCLES_WANTED = 3;
 const SAMPLES = 2001;
 
-/** Follows a circuit for as long as it takes to see a few of its rounds. */
-export function follow(circuit: Circuit, shown: Circuit): Outcome<Moving> {
-  let last: Outcome<Moving> | undefined;
-  for (const seconds of SPANS) {
-    const settle = STARTING * seconds;
-    const gone = run(circuit, { seconds, settle, samples: SAMPLES });
-    if (!gone.ok) return last ?? gone;
-    last = accepted(meansOf(gone.value, shown, [settle, seconds]));
-    if (sawEnough(circuit, gone.value, seconds - settle)) return last;
-  }
-  return last!;
-}
-
-function sawEnough(circuit: Circuit, { cycles }: Run, seconds: number): boolean {
-  const counted = Object.values(cycles);
-  if (counted.length > 0) return counted.every((cycle) => cycle.cycles >= CYCLES_WANTED);
+function followSources(circuit: Circuit, shown: Circuit): Outcome<Moving> {
   const slowest = Math.max(0, ...circuit.parts.map(periodOf));
-  return seconds >= 3 * slowest;
+  const span = SPANS.find((seconds) => (1 - STARTING) * seconds >= 3 * slowest) ?? SPANS[SPANS.length - 1]!;
+  const gone = run(circuit, { seconds: span, settle: STARTING * span, samples: SAMPLES });
+  return gone.ok ? accepted(seenIn(gone.value, shown)) : gone;
 }
 
 function periodOf(part: Part): number {
@@ -37,27 +101,49 @@ function periodOf(part: Part): number {
   return 0;
 }
 
-/** Means over the last whole rounds of the slowest that goes round. */
-function meansOf(gone: Run, circuit: Circuit, [settle, end]: readonly [number, number]): Moving {
-  const slowest = Math.max(
-    0,
-    ...Object.values(gone.cycles).map(({ period }) => period ?? 0),
-    ...circuit.parts.map(periodOf),
-  );
-  const rounds = slowest > 0 ? Math.floor((end - settle) / slowest) : 0;
-  const from = rounds > 0 ? end - rounds * slowest : settle;
-  const inside = gone.time.reduce<number[]>((kept, time, i) => (time >= from ? [...kept, i] : kept), []);
-  const mean = (values: Float64Array) => inside.reduce((sum, i) => sum + values[i]!, 0) / inside.length;
-  const nodes = Object.fromEntries(Object.entries(gone.nodes).map(([name, volts]) => [name, mean(volts)]));
-  const parts = Object.fromEntries(
-    circuit.parts.map((part): [string, PartReport] => {
-      const [first, second] = Object.values(part.pins);
-      const across = (i: number) => (gone.nodes[first!]?.[i] ?? 0) - (gone.nodes[second!]?.[i] ?? 0);
-      const amps = gone.parts[part.id]!.amps;
-      const watts = inside.reduce((sum, i) => sum + across(i) * amps[i]!, 0) / inside.length;
-      const volts = inside.reduce((sum, i) => sum + across(i), 0) / inside.length;
-      return [part.id, { volts, amps: gone.means[part.id]!, watts, pins: {} }];
-    }),
-  );
-  return { kind: 'moving', circuit, run: gone, nodes, parts, window: [from, end] };
+/** What every node and part does on average, over the last whole rounds of the slowest that goes round. */
+function seenIn(gone: Run, circuit: Circuit): Moving {
+  const weights = weightsOf(gone);
+  const parts = circuit.parts.map((part): [string, PartReport] => {
+    const [first, second] = Object.values(part.pins);
+    const [over, under] = [gone.nodes[first!], gone.nodes[second!]];
+    const { amps } = gone.parts[part.id]!;
+    let watts = 0;
+    for (let i = 0; i < weights.length; i++)
+      watts += weights[i]! * ((over?.[i] ?? 0) - (under?.[i] ?? 0)) * amps[i]!;
+    const volts = (gone.nodeMeans[first!] ?? 0) - (gone.nodeMeans[second!] ?? 0);
+    return [part.id, { volts, amps: gone.means[part.id]!, watts, pins: {} }];
+  });
+  return {
+    kind: 'moving',
+    circuit,
+    run: gone,
+    nodes: gone.nodeMeans,
+    parts: Object.fromEntries(parts),
+    window: gone.window,
+  };
+}
+
+/** The share of the window that each sample stands for, by the trapezoidal rule. */
+function weightsOf({ time, window: [from, to] }: Run): Float64Array {
+  const weights = new Float64Array(time.length);
+  const inside = (i: number) => time[i]! >= from && time[i]! <= to;
+  for (let i = 1; i < time.length; i++) {
+    if (!inside(i - 1) || !inside(i)) continue;
+    const half = (time[i]! - time[i - 1]!) / 2;
+    weights[i - 1]! += half;
+    weights[i]! += half;
+  }
+  const whole = weights.reduce((sum, weight) => sum + weight, 0);
+  return whole > 0 ? weights.map((weight) => weight / whole) : weights.fill(1 / time.length);
+}
+
+/** A moving build without the samples of its run, for whoever only keeps what it came to. */
+export function withoutSamples(seen: Moving): Moving {
+  const none = new Float64Array(0);
+  const emptied = <T>(columns: Readonly<Record<string, unknown>>, empty: T) =>
+    Object.fromEntries(Object.keys(columns).map((name) => [name, empty]));
+  const { run } = seen;
+  const samples = { time: none, nodes: emptied(run.nodes, none), parts: emptied(run.parts, { amps: none }) };
+  return { ...seen, run: { ...run, ...samples, events: [] } };
 }

@@ -14,6 +14,8 @@ export interface Moving extends Solution {
   readonly kind: 'moving';
   readonly circuit: Circuit;
   readonly run: Run;
+  /** It swings nothing but the board's own picofarads: what it does then cannot be relied on. */
+  readonly erratic?: boolean;
   /** Seconds of the run that the means are taken over. */
   readonly window: readonly [number, number];
 }

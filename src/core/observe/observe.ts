@@ -1,10 +1,15 @@
 import { isKind, type Circuit, type Part } from '../circuit/circuit';
+import { pressOf } from '../devices/switch';
+import { withoutWires } from '../circuit/wires';
 import { floatingNodes } from '../circuit/structure';
 import { accepted, type Outcome } from '../findings/finding';
 import type { PartReport } from '../solver/report';
 import { solve } from '../solver/solve';
 import { follow } from './moving';
 import type { Observation } from './observation';
+
+/** What a part does that is not there. */
+const NOTHING: PartReport = { volts: 0, amps: 0, watts: 0, pins: {} };
 
 /** Ohms from a node that hangs in the air to ground: no current that any meter shows. */
 const LEAK_OHMS = 1e12;
@@ -20,14 +25,90 @@ export function observe(circuit: Circuit): Outcome<Observation> {
   const whole = tied(circuit);
   if (isDriven(whole)) return follow(whole, circuit);
   const solved = solve(whole);
-  if (!solved.ok) return solved.findings[0]?.code === 'oscillates' ? follow(whole, circuit) : solved;
-  return accepted({ kind: 'still', circuit, ...solved.value });
+  if (solved.ok) return accepted({ kind: 'still', circuit, ...solved.value });
+  if (!whole.parts.some((part) => isKind(part, 'timer'))) return solved;
+  const moving = follow(whole, circuit);
+  if (moving.ok) return moving;
+  const powered = withoutUnpowered(circuit);
+  if (powered !== circuit) {
+    const rest = observe(powered);
+    if (rest.ok) return accepted(shownAs(circuit, rest.value));
+  }
+  const strayed = follow(withStrays(whole), circuit, FEW_ROUNDS);
+  if (strayed.ok) return accepted({ ...strayed.value, erratic: true });
+  const railed = withoutChips(circuit, offTheRails(circuit));
+  const rest = railed === circuit ? strayed : observe(railed);
+  return rest.ok ? accepted(shownAs(circuit, rest.value)) : strayed;
 }
 
-/** Sources that move of themselves: nothing rests beside them. */
+/** A chip that swings nothing but strays goes round so fast that nothing else moves meanwhile. */
+const FEW_ROUNDS = 12;
+
+/** Chips whose ground or supply pin is on no rail: hung between other parts, they starve as soon as they do something. */
+function offTheRails(circuit: Circuit): ReadonlySet<string> {
+  const plain = withoutWires(circuit);
+  const supply = plain.parts.find((part) => isKind(part, 'supply'));
+  const railed = (part: Part) =>
+    part.pins['ground'] === supply?.pins['minus'] && part.pins['supply'] === supply?.pins['plus'];
+  return new Set(plain.parts.filter((part) => isKind(part, 'timer') && !railed(part)).map(({ id }) => id));
+}
+
+function withoutChips(circuit: Circuit, dead: ReadonlySet<string>): Circuit {
+  return dead.size > 0 ? { ...circuit, parts: circuit.parts.filter(({ id }) => !dead.has(id)) } : circuit;
+}
+
+/** The circuit without the chips whose ground or supply pin leads nowhere: they do nothing that could be relied on. */
+function withoutUnpowered(circuit: Circuit): Circuit {
+  const ends = new Map<string, number>();
+  for (const { pins } of circuit.parts)
+    for (const net of Object.values(pins)) ends.set(net, (ends.get(net) ?? 0) + 1);
+  const dead = (part: Part) =>
+    isKind(part, 'timer') && [part.pins['ground'], part.pins['supply']].some((net) => ends.get(net!) === 1);
+  return withoutChips(circuit, new Set(circuit.parts.filter(dead).map(({ id }) => id)));
+}
+
+/** What was seen of a circuit without some of its parts, as that of the whole: those carry nothing. */
+function shownAs(circuit: Circuit, seen: Observation): Observation {
+  const missing = circuit.parts.filter(({ id }) => !seen.parts[id]);
+  const parts = { ...seen.parts, ...Object.fromEntries(missing.map(({ id }) => [id, NOTHING])) };
+  if (seen.kind === 'still') return { ...seen, circuit, parts };
+  const none = () => new Float64Array(seen.run.time.length);
+  const amps = Object.fromEntries(missing.map(({ id }) => [id, { amps: none() }]));
+  return { ...seen, circuit, parts, run: { ...seen.run, parts: { ...seen.run.parts, ...amps } } };
+}
+
+/** Farads between the rows of a board and to everything around: what a chip without its capacitor has to swing. */
+const STRAY_FARADS = 2e-11;
+
+/** The circuit with the board's own few picofarads at every pin of a chip that is on no rail. */
+function withStrays(circuit: Circuit): Circuit {
+  const rails = new Set(
+    circuit.parts.filter((part) => isKind(part, 'supply')).flatMap(({ pins }) => Object.values(pins)),
+  );
+  const nets = circuit.parts.flatMap((part) => (isKind(part, 'timer') ? Object.values(part.pins) : []));
+  const strays = [...new Set(nets)]
+    .filter((net) => !rails.has(net) && net !== circuit.ground)
+    .map((net): Part => ({
+      id: `stray ${net}`,
+      kind: 'capacitor',
+      pins: { a: net, b: circuit.ground },
+      params: { farads: STRAY_FARADS, polarised: false, volts: 0, tolerance: 0 },
+    }));
+  return { ...circuit, parts: [...circuit.parts, ...strays] };
+}
+
+/** Whether a circuit may move at all: something in it keeps its own time, or is driven or pressed. */
+export function mayMove(circuit: Circuit): boolean {
+  return isDriven(circuit) || circuit.parts.some((part) => isKind(part, 'timer'));
+}
+
+/** What moves of itself, or is pressed and let go: nothing rests beside it. */
 function isDriven(circuit: Circuit): boolean {
   return circuit.parts.some(
-    (part) => isKind(part, 'signal') || (isKind(part, 'pin') && part.params.drive === 'pwm'),
+    (part) =>
+      isKind(part, 'signal') ||
+      (isKind(part, 'pin') && part.params.drive === 'pwm') ||
+      (isKind(part, 'switch') && pressOf(part.params) !== undefined),
   );
 }
 
@@ -43,8 +124,6 @@ export function tied(circuit: Circuit): Circuit {
   }));
   return { ...circuit, parts: [...circuit.parts, ...leaks] };
 }
-
-const NOTHING: PartReport = { volts: 0, amps: 0, watts: 0, pins: {} };
 
 /** What one part does in an observation; nothing where it is not there. */
 export function reportOf(seen: Pick<Observation, 'parts'>, id: string): PartReport {

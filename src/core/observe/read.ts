@@ -1,9 +1,10 @@
 import { rangeFor, type MeterFigures } from '../catalogue/meter';
+import { partOf } from '../circuit/circuit';
 import { accepted, finding, refused, type Outcome } from '../findings/finding';
 import { isGapped, UNITS, type Checkpoint, type Gapped } from './checkpoint';
 import { withHeld } from './held';
 import { lampsSeen, type Look } from './looks';
-import { burdenAt, METER, metered, nodeAt, type MeterUse } from './meter';
+import { burdenAt, METER, metered, type MeterUse } from './meter';
 import type { Observation } from './observation';
 import { observe, reportOf } from './observe';
 
@@ -70,17 +71,20 @@ export function gapAmps(seen: Observation, point: Gapped): number {
 }
 
 /** What is seen or timed: without a meter. */
-function watched(seen: Observation, point: Checkpoint): Outcome<Reading> {
+export function watched(seen: Observation, point: Checkpoint): Outcome<Reading> {
   const lamp = lampsSeen(seen).find(({ part }) => part === point.part);
   if (point.measure === 'look') return accepted({ kind: 'look', look: lamp?.look ?? 'dark' });
-  const cycle = seen.kind === 'moving' ? cycleOf(seen, point) : undefined;
-  const value = point.measure === 'hertz' ? (lamp?.hertz ?? cycle?.hertz ?? 0) : (cycle?.high ?? 0);
+  // Of a lamp one counts the flashes and times the light; of a sound or a chip, what its output does.
+  const cycle = seen.kind === 'moving' && !lamp ? cycleOf(seen, point) : undefined;
+  const [hertz, lit] = lamp ? [lamp.hertz, lamp.litFor] : [cycle?.hertz, cycle?.high];
+  const value = (point.measure === 'hertz' ? hertz : lit) ?? 0;
   const unit = UNITS[point.measure] as 'Hz' | 's';
   return accepted({ kind: 'figure', value, unit, range: 0, overload: false, during: seen });
 }
 
 /** The rounds of the timer that a checkpoint is about. */
 function cycleOf(seen: Extract<Observation, { kind: 'moving' }>, point: Checkpoint) {
-  const output = nodeAt(seen.circuit, { part: point.part, pin: 'output' });
-  return seen.run.cycles[output ?? ''] ?? Object.values(seen.run.cycles)[0];
+  const { cycles } = seen.run;
+  const output = partOf(seen.circuit, point.part)?.pins['output'];
+  return output === undefined ? Object.values(cycles)[0] : cycles[output];
 }

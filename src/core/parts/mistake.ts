@@ -27,6 +27,7 @@ export type FaultCode =
   | 'wrong-capacitor'
   | 'pins-exchanged'
   | 'chip-turned'
+  | 'chip-shifted'
   // supplies
   | 'supply-tired'
   | 'supply-reversed'

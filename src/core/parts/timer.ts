@@ -24,6 +24,7 @@ export const timer: PartTraits<'timer'> = {
   },
   mistakes: (part, { circuit }) => [
     { code: 'chip-turned', data: at(part), prior: 1.2, circuit: turned(circuit, part) },
+    { code: 'chip-shifted', data: at(part), prior: 0.8, circuit: shifted(circuit, part) },
     {
       code: 'part-missing',
       data: at(part),
@@ -32,6 +33,20 @@ export const timer: PartTraits<'timer'> = {
     },
   ],
 };
+
+/** One row further down, each pin sits where the next one of its side was meant to be; the last ones in rows of their own. */
+function shifted(circuit: Circuit, part: PartOf<'timer'>): Circuit {
+  const beside = (pin: string, side: readonly string[]) => side[side.indexOf(pin) + 1];
+  const pins = Object.fromEntries(
+    [LEFT, RIGHT].flatMap((side) =>
+      side.map((pin): [string, string] => {
+        const next = beside(pin, side);
+        return [pin, (next && part.pins[next]) ?? `${part.id} ${pin} astray`];
+      }),
+    ),
+  );
+  return withPart(circuit, part.id, () => ({ ...part, pins }));
+}
 
 /** Turned half round, each pin sits where the one across the middle of the chip was meant to be. */
 function turned(circuit: Circuit, part: PartOf<'timer'>): Circuit {

@@ -2,7 +2,8 @@ import type { Age } from '../catalogue/supplies';
 
 /** Something that a lesson's circuit must do, and whether it does, as observed. */
 export interface Goal {
-  readonly code: 'all-lit' | 'one-takes-all' | 'lights-in-order' | 'within-limit' | 'board-makes-it';
+  readonly code:
+    'all-lit' | 'one-takes-all' | 'lights-in-order' | 'within-limit' | 'keeps-time' | 'board-makes-it';
   /** The age of the supply under which it must hold. */
   readonly age?: Age;
   readonly met: boolean;

@@ -1,12 +1,18 @@
+import { alternate } from './alternate/alternate';
+import { blink } from './blink/blink';
+import { blinkSimple } from './blinkSimple/blinkSimple';
+import { chain } from './chain/chain';
 import { coinLight } from './coinLight/coinLight';
 import { dimmer } from './dimmer/dimmer';
 import { gauge } from './gauge/gauge';
 import { hogging } from './hogging/hogging';
 import { lampCover } from './lampCover/lampCover';
+import { oneShot } from './oneShot/oneShot';
 import { panel } from './panel/panel';
 import { rgb } from './rgb/rgb';
 import { single } from './single/single';
 import { strings } from './strings/strings';
+import { tone } from './tone/tone';
 import { walkDown } from './walkDown/walkDown';
 import type { Pattern } from './pattern';
 
@@ -22,6 +28,12 @@ export const PATTERNS = {
   gauge,
   panel,
   'lamp-cover': lampCover,
+  blink,
+  'blink-simple': blinkSimple,
+  'one-shot': oneShot,
+  alternate,
+  chain,
+  tone,
 } as const;
 export type PatternId = keyof typeof PATTERNS;
 export const PATTERN_IDS = Object.keys(PATTERNS) as PatternId[];

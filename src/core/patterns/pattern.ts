@@ -5,6 +5,7 @@ import type { Circuit } from '../circuit/circuit';
 import type { Finding, Outcome } from '../findings/finding';
 import type { SupplyChoice } from '../catalogue/supplies';
 import type { Checkpoint, Held } from '../observe/checkpoint';
+import type { Moving } from '../observe/observation';
 import type { Goal } from './goal';
 import type { LessonSums } from './steady/figures';
 import type { Way } from './steady/way';
@@ -20,6 +21,10 @@ export interface Design {
   readonly checkpoints: readonly Checkpoint[];
   /** What is pressed and turned while the build is tested, so that it shows what it can. */
   readonly held: Held;
+  /** What starts it, where it waits for a hand; left out, it goes by itself. */
+  readonly started?: Held;
+  /** What it does over time, of one that moves, with what starts it. */
+  readonly seen?: Moving;
   readonly sums: LessonSums;
   readonly findings: readonly Finding[];
 }

@@ -9,7 +9,9 @@ import { PATTERN_IDS } from './index';
 
 const block = { kind: 'block-9v', cells: 1, age: 'fresh' } as const;
 
-describe.each(PATTERN_IDS)('%s', (pattern) => {
+const STILL = PATTERN_IDS.filter((pattern) => !worked(pattern).sums.timing);
+
+describe.each(STILL)('%s', (pattern) => {
   const { design, sums } = worked(pattern);
 
   it('has a row of figures that agrees with the solver at every age', () => {
@@ -30,6 +32,10 @@ describe.each(PATTERN_IDS)('%s', (pattern) => {
     const light = lamps.reduce((sum, lamp) => sum + lamp.amps * lamp.volts, 0);
     expect(light + lostWatts).toBeCloseTo(supplyVolts * amps, 6);
   });
+});
+
+describe.each(PATTERN_IDS)('%s', (pattern) => {
+  const { design } = worked(pattern);
 
   it('names the sort of every lamp, and checks only parts that it has', () => {
     const leds = design.circuit.parts.filter((part) => isKind(part, 'led')).map(({ id }) => id);

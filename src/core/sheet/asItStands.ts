@@ -4,6 +4,7 @@ import type { MeterFigures } from '../catalogue/meter';
 import type { Circuit } from '../circuit/circuit';
 import type { Checkpoint } from '../observe/checkpoint';
 import { typicalReadings } from '../observe/draws';
+import { withoutSamples } from '../observe/moving';
 
 /** A board as it stands, right or not: what it makes, and what a meter would read on it. */
 export interface Standing {
@@ -25,7 +26,7 @@ export function asItStands(
   meter: MeterFigures,
 ): Standing {
   const built = asBuilt(plan, wanted);
-  return { built, readings: readingsOf(built, points, meter) };
+  return { built: lightened(built), readings: readingsOf(built, points, meter) };
 }
 
 export function readingsOf(
@@ -35,4 +36,9 @@ export function readingsOf(
 ): StandingReading[] {
   const values = seen ? typicalReadings(circuit, points, () => 'right', meter) : [];
   return points.map(({ id }, i) => ({ id, value: values[i] }));
+}
+
+/** A sheet is sent from place to place: what its build does moment by moment is asked for where it is shown. */
+export function lightened(built: AsBuilt): AsBuilt {
+  return built.seen?.kind === 'moving' ? { ...built, seen: withoutSamples(built.seen) } : built;
 }

@@ -1,9 +1,15 @@
 import type { Step } from '../assembly/step';
+import type { Kind } from '../devices/index';
+import { isKind, type ThingKind } from '../circuit/circuit';
+import { lampsSeen } from '../observe/looks';
+import type { Observation } from '../observe/observation';
+import { FLASHES_MOST, FLASHES_QUIET } from '../patterns/timed/finish';
 import { SUPPLIES, type SupplyChoice } from '../catalogue/supplies';
 import type { LampFigure } from '../patterns/steady/figures';
 
 export const CAUTION_CODES = [
   'extra-low-voltage',
+  'flashing-light',
   'power-off-first',
   'hot-smell-stop',
   'coin-cells',
@@ -20,12 +26,25 @@ export const CAUTION_CODES = [
   'soldering-iron',
   'clippings-fly',
   'tapes-apart',
+  'chip-notch',
+  'electrolytic-way-round',
+  'loud-tone',
 ] as const;
 export type CautionCode = (typeof CAUTION_CODES)[number];
 
 /** Where on the sheet and card a caution stands: before anything, at the kit, at a part's step, at a gate. */
 export type CautionPlace =
-  'start' | 'kit' | 'lamp' | 'resistor' | 'solder' | 'tape' | 'before-power' | 'after-power';
+  | 'start'
+  | 'kit'
+  | 'lamp'
+  | 'resistor'
+  | 'chip'
+  | 'capacitor'
+  | 'speaker'
+  | 'solder'
+  | 'tape'
+  | 'before-power'
+  | 'after-power';
 
 export interface Caution {
   readonly code: CautionCode;
@@ -41,6 +60,7 @@ interface Facts {
   readonly standsInFor?: 'mains lamp' | undefined;
   readonly build: 'plugged' | 'soldered' | 'taped';
   readonly resistors: number;
+  readonly seen?: Observation;
 }
 
 /** From this current up a nitride or white lamp is unpleasant to look into at arm's length. */
@@ -56,9 +76,13 @@ export function cautionsFor(facts: Facts): Caution[] {
   const glaring = lamps.some(
     ({ type, amps }) => ['green', 'blue', 'white'].includes(type) && amps >= GLARE_AMPS,
   );
+  const parts = facts.seen?.circuit.parts ?? [];
+  const holds = (kind: Kind) => parts.some((part) => part.kind === kind);
+  const electrolytics = parts.some((part) => isKind(part, 'capacitor') && part.params.polarised);
   const coin = supply.kind === 'coin-20mm';
   return [
     ...when(true, 'extra-low-voltage', 'start'),
+    ...when(flashing(facts.seen), 'flashing-light', 'start'),
     ...when(facts.standsInFor === 'mains lamp', 'mains-stand-in', 'start'),
     ...when(coin, 'coin-cells', 'kit'),
     ...when(build === 'soldered', 'soldering-iron', 'solder'),
@@ -70,6 +94,9 @@ export function cautionsFor(facts: Facts): Caution[] {
     ...when(glaring, 'bright-lamp', 'lamp'),
     ...when(has('violet'), 'violet-eyes', 'lamp'),
     ...when(has('infrared'), 'infrared-unseen', 'lamp'),
+    ...when(holds('timer'), 'chip-notch', 'chip'),
+    ...when(electrolytics, 'electrolytic-way-round', 'capacitor'),
+    ...when(holds('speaker'), 'loud-tone', 'speaker'),
     ...when(supply.kind === 'block-9v', 'block-terminals', 'before-power'),
     ...when(style === 'accumulator', 'accumulator-fuse', 'before-power'),
     ...when(style === 'cell' && supply.kind !== 'block-9v', 'cells-not-shorted', 'before-power'),
@@ -92,9 +119,20 @@ function placeOf(step: Step): CautionPlace | undefined {
   if (step.action === 'solder-batch') return 'solder';
   if (step.action === 'lay-tape') return 'tape';
   if (step.action !== 'place-part') return undefined;
-  return step.kind === 'led' || step.kind === 'rgb'
-    ? 'lamp'
-    : step.kind === 'resistor'
-      ? 'resistor'
-      : undefined;
+  return PLACES[step.kind];
+}
+
+const PLACES: Readonly<Partial<Record<ThingKind, CautionPlace>>> = {
+  led: 'lamp',
+  rgb: 'lamp',
+  resistor: 'resistor',
+  timer: 'chip',
+  capacitor: 'capacitor',
+  speaker: 'speaker',
+};
+
+/** Whether a lamp flashes as fast as troubles some eyes. */
+function flashing(seen: Observation | undefined): boolean {
+  const lamps = seen ? lampsSeen(seen) : [];
+  return lamps.some(({ hertz = 0 }) => hertz > FLASHES_QUIET && hertz < FLASHES_MOST);
 }

@@ -3,6 +3,7 @@ import type { SupplyChoice } from '../catalogue/supplies';
 import type { Circuit } from '../circuit/circuit';
 import { patternOf, type PatternId } from '../patterns/index';
 import type { Goal } from '../patterns/goal';
+import type { ChipTimes } from '../patterns/timed/figures';
 import { lessonSums, type AgeRow, type LessonSums } from '../patterns/steady/figures';
 
 /**
@@ -17,6 +18,7 @@ export function goalsOf(pattern: PatternId, sums: LessonSums, asWanted: boolean)
   );
   return [
     ...promised,
+    ...(sums.timing ? [keepsTime(sums.timing)] : []),
     { code: 'within-limit', met: over.length === 0, parts: [...new Set(over)] },
     { code: 'board-makes-it', met: asWanted, parts: [] },
   ];
@@ -31,6 +33,19 @@ export function servesAs(
 ): boolean {
   const sums = lessonSums({ circuit, supply, sorts, strings: [], ratingShare: 1, brief: true });
   return sums.ok && goalsOf(pattern, sums.value, true).every(({ met }) => met);
+}
+
+/** Times further from the wish than this are other times to anybody. */
+const TIME_SHARE = 0.15;
+
+function keepsTime(chips: readonly ChipTimes[]): Goal {
+  const off = chips.filter(({ wanted, solved }) => {
+    const { high = 0, low = 0, period = high + low } = wanted;
+    const whole = wanted.period !== undefined || wanted.low !== undefined;
+    const span = whole ? solved.high + solved.low : solved.high;
+    return Math.abs(Math.log(span / period)) > Math.log1p(TIME_SHARE);
+  });
+  return { code: 'keeps-time', met: off.length === 0, parts: off.map(({ chip }) => chip) };
 }
 
 function allLit(row: AgeRow): Goal {

@@ -1,3 +1,4 @@
+import { measuredAt } from '../checking/dictionary';
 import type { Step } from '../assembly/step';
 import type { Expectation } from '../checking/expected';
 
@@ -9,7 +10,7 @@ export function asChecked(steps: readonly Step[], { points }: Expectation): Step
       const check = points.find(
         ({ point }) =>
           point.part === reading.part &&
-          point.measure === reading.measure &&
+          measuredAt(point) === reading.measure &&
           sameHands(point.held ?? {}, step.gate.held),
       );
       if (!check) return reading;

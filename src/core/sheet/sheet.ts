@@ -20,7 +20,7 @@ import { patternOf, type PatternId } from '../patterns/index';
 import type { Design, Means } from '../patterns/pattern';
 import type { LessonSums } from '../patterns/steady/figures';
 import type { LampSorts } from '../patterns/steady/parts';
-import { readingsOf, type StandingReading } from './asItStands';
+import { lightened, readingsOf, type StandingReading } from './asItStands';
 import { cautionsFor, type Caution } from './cautions';
 import { DEFAULT_BUILD, type Build } from './choice';
 import { goalsOf, servesAs } from './goals';
@@ -57,6 +57,8 @@ export interface Sheet {
   readonly checkpoints: readonly Checkpoint[];
   /** What is pressed and turned while the build is tested. */
   readonly held: Held;
+  /** What starts a build that moves, where it waits for a hand. */
+  readonly started?: Held;
   readonly expected: Expectation;
   readonly kit: Kit;
   /** What could stand in for parts that the store is short of. */
@@ -77,7 +79,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
   const { choice, style } = request;
   const design = workOut(request);
   if (!design.ok) return design;
-  const { circuit, checkpoints, findings, supply, sorts, held, sums } = design.value;
+  const { circuit, checkpoints, findings, supply, sorts, held, started, sums } = design.value;
   const build = choice.build ?? DEFAULT_BUILD;
   const pattern = patternOf(choice.pattern);
   const planned = planFor(circuit, sorts, request, build);
@@ -101,6 +103,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
     rating: 0.25,
     ratingShare: style.ratingShare,
     standsInFor: pattern.standsInFor,
+    ...(planned.value.built.seen ? { seen: planned.value.built.seen } : {}),
     build: buildType(boardOf(plan)),
     resistors: circuit.parts.filter((part) => isKind(part, 'resistor')).length,
   });
@@ -128,6 +131,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
     sums,
     goals: goalsOf(choice.pattern, sums, built.asWanted),
     ...planned.value,
+    built: lightened(built),
     readings: readingsOf(built, checkpoints, request.meter),
     steps,
     minutes,
@@ -135,6 +139,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
     soldering: soldering(plan),
     checkpoints,
     held,
+    ...(started ? { started } : {}),
     expected: expected.value,
     kit,
     substitutes: substitutesFor(kit, circuit, stock, request.shelf.lamps, (fitted, lamps) =>

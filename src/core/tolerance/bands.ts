@@ -12,13 +12,20 @@ export interface BandOptions {
   readonly samples: number;
   readonly seed: number;
   readonly coverage: number;
+  /** How closely it is looked at how a build that moves follows its parts: left out, at both ends of every spread. */
+  readonly ends?: 'one' | 'both' | undefined;
 }
 
-export const BAND_DEFAULTS: BandOptions = { samples: 20000, seed: 1, coverage: 0.95 };
+export const BAND_DEFAULTS: BandOptions & { ends: 'both' } = {
+  samples: 20000,
+  seed: 1,
+  coverage: 0.95,
+  ends: 'both',
+};
 
 export interface Band {
   readonly id: string;
-  readonly unit: 'V' | 'A';
+  readonly unit: 'V' | 'A' | 'Hz' | 's';
   /** With every part at its nominal value. */
   readonly typical: number;
   /** Quantiles (1 − coverage)/2 and (1 + coverage)/2 of the drawn circuits. */

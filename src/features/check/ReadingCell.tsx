@@ -3,7 +3,7 @@
 import { useRef, useState, type KeyboardEvent } from 'react';
 import OverlayTrigger from 'react-bootstrap/OverlayTrigger';
 import Popover from 'react-bootstrap/Popover';
-import { formatEntered, formatQuantity, type Expected, type Verdict } from '@/core';
+import { formatEntered, formatQuantity, type Band, type Expected, type Verdict } from '@/core';
 import { STATUS_WORDS } from '@/ui/StatusMark';
 import { clockTime } from '@/ui/dates';
 import { MiniBand } from './MiniBand';
@@ -86,7 +86,8 @@ export function ReadingCell(props: Props) {
 }
 
 /** What the meter's own resolution and accuracy leave open. */
-function howSure({ uncertainty, range }: Verdict, unit: 'V' | 'A'): string {
+function howSure({ uncertainty, range }: Verdict, unit: Band['unit']): string {
+  if (range === 0) return `± ${formatQuantity(uncertainty, unit, 2)}, by watch, count or ear`;
   return `± ${formatQuantity(uncertainty, unit, 2)}, as read on the ${formatEntered(range, unit)} range`;
 }
 

@@ -1,7 +1,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { formatQuantity } from '@/core';
+import { formatQuantity, type Band } from '@/core';
 import type { RenewalChanges } from '@/server/renewal';
 import { Note } from '@/ui/Note';
 import { STATUS_WORDS } from '@/ui/StatusMark';
@@ -109,6 +109,6 @@ function Changes({
   );
 }
 
-function band({ low, high }: { low: number; high: number }, unit: 'V' | 'A'): string {
+function band({ low, high }: { low: number; high: number }, unit: Band['unit']): string {
   return `${formatQuantity(low, unit)} to ${formatQuantity(high, unit)}`;
 }

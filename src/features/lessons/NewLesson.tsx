@@ -9,9 +9,10 @@ import { PATTERN_WORDS } from '@/messages/patterns';
 import { Note } from '@/ui/Note';
 import { importLesson, startLesson, type Imported } from './actions';
 import { PatternSign } from './PatternSign';
+import type { PatternSigns } from './patternSigns';
 
 /** Starting from a pattern, or from a file. */
-export function NewLesson() {
+export function NewLesson({ signs }: { signs: PatternSigns }) {
   const router = useRouter();
   const [title, setTitle] = useState('');
   const [pattern, setPattern] = useState<PatternId>('single');
@@ -76,7 +77,7 @@ export function NewLesson() {
                 checked={id === pattern}
                 onChange={() => setPattern(id)}
               />
-              <PatternSign pattern={id} />
+              <PatternSign diagram={signs[id]} />
               <span>
                 <strong>{PATTERN_WORDS[id].name}</strong>
                 <span className="small-print">{PATTERN_WORDS[id].about}</span>

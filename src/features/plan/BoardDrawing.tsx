@@ -26,6 +26,8 @@ export interface BoardDrawingProps {
   readonly ringed?: ReadonlySet<string>;
   /** Parts that a long board is shown around; left out, or none of them there, it is shown whole. */
   readonly around?: readonly string[];
+  /** Lamps that shine. */
+  readonly glowing?: ReadonlySet<string> | undefined;
   readonly picked?: string | undefined;
   readonly onPick?: (part: string) => void;
   readonly onKey?: (part: string, event: KeyboardEvent) => void;
@@ -53,6 +55,7 @@ export function BoardDrawing(props: BoardDrawingProps) {
   return (
     <PlanSvg {...{ width, height, title, view, window, svgRef }} role={props.onPick ? 'group' : 'img'}>
       <BoardGround plan={plan} supply={props.supply} extent={extent} view={view} />
+      {props.glowing && <Glow plan={plan} glowing={props.glowing} view={view} />}
       {plan.placements.map((placement) => (
         <Placed
           key={placement.part}
@@ -66,6 +69,28 @@ export function BoardDrawing(props: BoardDrawingProps) {
       {boardOf(plan).copper === 'rows' && <PlugNames plan={plan} rows={extent.foot - 1} view={view} />}
     </PlanSvg>
   );
+}
+
+/** Light around the lamps that shine, under everything else. */
+function Glow({ plan, glowing, view }: { plan: Plan; glowing: ReadonlySet<string>; view: View }) {
+  return plan.placements
+    .filter(({ part }) => glowing.has(part))
+    .map(({ part, legs }) => {
+      const places = Object.values(legs).map((hole) => atHole(plan, hole, view));
+      const middle = (pick: (place: { x: number; y: number }) => number) =>
+        places.reduce((sum, place) => sum + pick(place), 0) / places.length;
+      return (
+        <circle
+          key={part}
+          data-glow={part}
+          cx={middle(({ x }) => x)}
+          cy={middle(({ y }) => y)}
+          r={1.5 * UNIT}
+          fill="#f3d98a"
+          opacity="0.75"
+        />
+      );
+    });
 }
 
 type PlacedProps = BoardDrawingProps & { placement: Placement; ghost: boolean; ring: boolean; view: View };

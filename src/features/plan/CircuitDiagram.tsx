@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import {
   diagramOf,
   formatOhms,
@@ -8,6 +9,7 @@ import {
   type Part,
 } from '@/core';
 import { lampName } from '@/messages/names';
+import { ChipSymbol } from './ChipSymbol';
 import { SymbolDrawing, type ResistorSymbol } from './symbols';
 
 /** Drawing units for one symbol's length, and for the width of a branch. */
@@ -25,9 +27,15 @@ interface Props {
 
 /** The circuit in the field's symbols, as series and parallel lie, with values and, on wish, solved figures. */
 export function CircuitDiagram({ circuit, sorts, resistors, figures }: Props) {
-  const diagram = diagramOf(circuit);
+  const wiring = useMemo(() => wiringOf(circuit), [circuit]);
+  const layout = useMemo(() => diagramOf(JSON.parse(wiring) as Circuit), [wiring]);
+  const diagram = layout && withParts(layout, circuit);
   if (!diagram)
-    return <p className="soft">This circuit is no net of series and parallel alone: see the wiring list.</p>;
+    return (
+      <p className="soft">
+        This circuit is neither a net of series and parallel nor one around chips: see the wiring list.
+      </p>
+    );
   const width = diagram.width * ACROSS + 2 * MARGIN;
   const height = diagram.height * DOWN + 60;
   return (
@@ -43,6 +51,9 @@ export function CircuitDiagram({ circuit, sorts, resistors, figures }: Props) {
       fontSize="12"
     >
       <Wires diagram={diagram} />
+      {diagram.chips.map((box) => (
+        <ChipSymbol key={box.part.id} box={box} toX={toX} toY={toY} />
+      ))}
       {diagram.symbols.map(({ part, x, top, foot, upright }) => (
         <g key={part.id}>
           <SymbolDrawing
@@ -63,6 +74,25 @@ export function CircuitDiagram({ circuit, sorts, resistors, figures }: Props) {
       ))}
     </svg>
   );
+}
+
+/** What the layout of a diagram hangs on: which legs are joined, not what stands on the parts. */
+function wiringOf(circuit: Circuit): string {
+  return JSON.stringify({
+    ...circuit,
+    checks: [],
+    parts: circuit.parts.map((part) => ({ ...part, params: {} })),
+  });
+}
+
+/** A layout with the parts as they are now. */
+function withParts(diagram: Diagram, { parts }: Circuit): Diagram {
+  const own = new Map(parts.map((part) => [part.id, part]));
+  const now = <T extends { readonly part: Part }>(one: T): T => ({
+    ...one,
+    part: own.get(one.part.id) ?? one.part,
+  });
+  return { ...diagram, symbols: diagram.symbols.map(now), chips: diagram.chips.map(now) };
 }
 
 function toX(x: number): number {
@@ -104,6 +134,10 @@ function labelOf(part: Part, sorts: LampSorts): string[] {
       return [part.id, formatOhms(part.params.ohms)];
     case 'led':
       return [part.id, lampName(sorts[part.id] ?? '').replace(/ \(.*/u, '')];
+    case 'capacitor':
+      return [part.id, formatQuantity(part.params.farads, 'F')];
+    case 'speaker':
+      return [part.id, formatOhms(part.params.ohms)];
     case 'zener':
       return [part.id, formatQuantity(part.params.vz, 'V')];
     case 'supply':

@@ -2,7 +2,7 @@
 
 import { useSearchParams } from 'next/navigation';
 import { useMemo, useState, type ReactNode } from 'react';
-import type { Outcome, Plan, Sheet, SheetRequest } from '@/core';
+import type { Instant, Outcome, Plan, Sheet, SheetRequest } from '@/core';
 import { useUndoKeys } from '@/features/hooks/useUndoKeys';
 import { sentence } from '@/messages/findings';
 import { lessonLine } from '@/messages/lessonLine';
@@ -65,6 +65,7 @@ export function LessonSheet(props: LessonSheetProps) {
     onTry: draft.tryOut,
   });
   const [picked, setPicked] = useState<string | undefined>();
+  const [instant, setInstant] = useState<Instant | undefined>();
   const [marking, setMarking] = useState(false);
   const [stage, setStage] = useStage();
   const steps = useSteps(sheet);
@@ -95,10 +96,11 @@ export function LessonSheet(props: LessonSheetProps) {
         onPick={setPicked}
         onLayOut={() => draft.change({ ...content, plan: null })}
         onChoice={setChoice}
+        onInstant={setInstant}
       />
     </div>
   );
-  const board = { sheet: sheet!, rough, trial, picked, onPick: setPicked };
+  const board = { sheet: sheet!, rough, trial, picked, instant, onPick: setPicked };
   const large = sheet !== undefined && BOARD_STAGES.has(stage);
   const notes = <SheetNotes {...{ sheet, refusals, failure }} />;
   const notesBelow = large && onlyNoted(refusals, failure);

@@ -1,16 +1,28 @@
-import { choiceOf, formatOhms, formatQuantity, type Sheet } from '@/core';
+import { choiceOf, formatOhms, formatQuantity, type ChipTimes, type Sheet } from '@/core';
 import { BOARD_SHORT } from '@/messages/names';
 import type { GivenSession } from './given';
 import { dayName } from '@/ui/dates';
 import { StatusMark } from '@/ui/StatusMark';
 
-export const STAGES = ['aim', 'parts', 'sums', 'plan', 'try', 'steps', 'checks', 'kit', 'class'] as const;
+export const STAGES = [
+  'aim',
+  'parts',
+  'sums',
+  'day',
+  'plan',
+  'try',
+  'steps',
+  'checks',
+  'kit',
+  'class',
+] as const;
 export type Stage = (typeof STAGES)[number];
 
 export const STAGE_NAMES: Readonly<Record<Stage, string>> = {
   aim: 'Aim & cautions',
   parts: 'Parts',
   sums: 'Sums',
+  day: 'Its day',
   plan: 'Plan',
   try: 'Dry run',
   steps: 'Steps',
@@ -31,7 +43,7 @@ interface Props {
 export function StageMargin({ stage, sheet, sessions, trial, onStage }: Props) {
   return (
     <nav className="stage-margin" aria-label="Stages of the lesson">
-      {STAGES.map((name) => (
+      {STAGES.filter((name) => name !== 'day' || moves(sheet)).map((name) => (
         <button
           key={name}
           type="button"
@@ -47,6 +59,11 @@ export function StageMargin({ stage, sheet, sessions, trial, onStage }: Props) {
       ))}
     </nav>
   );
+}
+
+/** Only what moves has a day. */
+function moves(sheet: Sheet | undefined): boolean {
+  return sheet?.sums.timing !== undefined;
 }
 
 function counted(count: number, name: string): string {
@@ -70,9 +87,12 @@ function headline(stage: Stage, sheet: Sheet | undefined, sessions: readonly Giv
     case 'parts':
       return `${sheet.kit.lines.length} kinds`;
     case 'sums':
+      if (sheet.sums.timing) return sumsHeadline(sheet.sums.timing[0]!);
       return sheet.sums.loop
         ? `${formatOhms(sheet.sums.loop.chosen)} → ${formatQuantity(sheet.sums.design.amps, 'A')}`
         : `${counted(sheet.sums.design.lamps.length, 'lamp')}, ${formatQuantity(sheet.sums.design.amps, 'A')}`;
+    case 'day':
+      return dayHeadline(sheet.sums.timing?.[0]);
     case 'plan':
       return `${BOARD_SHORT[choiceOf(sheet.plan.board)]}, ${counted(sheet.plan.placements.length - 1, 'piece')}`;
     case 'try':
@@ -86,4 +106,17 @@ function headline(stage: Stage, sheet: Sheet | undefined, sessions: readonly Giv
       return `for ${sheet.kit.students}, up to ${spare} spare`;
     }
   }
+}
+
+const S = (seconds: number) => formatQuantity(seconds, 's', 2);
+
+function sumsHeadline({ solved, values, hertz }: ChipTimes): string {
+  if (hertz > 20) return `${formatOhms(values.r)} → ${formatQuantity(hertz, 'Hz')}`;
+  return solved.low > 0 ? `${S(solved.high)} up, ${S(solved.low)} down` : `${S(solved.high)} up`;
+}
+
+function dayHeadline(chip: ChipTimes | undefined): string {
+  if (!chip) return '';
+  const { high, low } = chip.solved;
+  return low > 0 ? `${S(high + low)}, over and over` : `one press, ${S(high)}`;
 }

@@ -1,4 +1,4 @@
-import type { Sheet, SheetRequest } from '@/core';
+import type { Instant, Sheet, SheetRequest } from '@/core';
 import type { SheetSurroundings } from '@/server/lessonSheet';
 import type { LessonContent } from '@/server/repositories/lessons';
 import type { OwnWords } from '@/messages/glossary';
@@ -10,6 +10,7 @@ import { ClassStage } from './stages/ClassStage';
 import { KitStage } from './stages/KitStage';
 import { PartsStage } from './stages/PartsStage';
 import { PlanStage } from './stages/PlanStage';
+import { DayStage } from './day/DayStage';
 import { TryStage } from './dryRun/TryStage';
 import { StepsStage } from './stages/StepsStage';
 import { SumsStage } from './sums/SumsStage';
@@ -36,6 +37,8 @@ interface Props {
   onPick(part: string | undefined): void;
   onLayOut(): void;
   onChoice(choice: LessonContent['choice']): void;
+  /** The instant that is looked at, of a lesson that moves. */
+  onInstant(instant: Instant | undefined): void;
 }
 
 /** The stage that is open. Aim and class stand without sums; the others wait for one that works. */
@@ -71,6 +74,10 @@ export function StageView(props: Props) {
           level={content.level}
           onChoice={props.onChoice}
         />
+      );
+    case 'day':
+      return (
+        <DayStage sheet={sheet} request={props.request} title={content.title} onInstant={props.onInstant} />
       );
     case 'plan':
       return (

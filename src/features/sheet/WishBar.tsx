@@ -4,6 +4,14 @@ import type { HouseStyle, ParamsOf, PatternChoice, PatternId } from '@/core';
 import { HoggingWish, LampCoverWish, PanelWish, StringsWish } from './wish/bankLessons';
 import { GaugeWish, RgbWish } from './wish/colourLessons';
 import { CoinLightWish, DimmerWish, SingleWish, WalkDownWish } from './wish/lampLessons';
+import {
+  AlternateWish,
+  BlinkSimpleWish,
+  BlinkWish,
+  ChainWish,
+  OneShotWish,
+  ToneWish,
+} from './wish/timerLessons';
 import { useProblems } from './wish/problems';
 import type { WishProps } from './wish/wishProps';
 
@@ -24,6 +32,12 @@ const WISHES: { readonly [Id in PatternId]: (props: WishProps<ParamsOf<Id>>) => 
   gauge: GaugeWish,
   panel: PanelWish,
   'lamp-cover': LampCoverWish,
+  blink: BlinkWish,
+  'blink-simple': BlinkSimpleWish,
+  'one-shot': OneShotWish,
+  alternate: AlternateWish,
+  chain: ChainWish,
+  tone: ToneWish,
 };
 
 /** The lesson as a sentence whose underlined words are its inputs. */

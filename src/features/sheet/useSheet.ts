@@ -46,7 +46,7 @@ export function useSheet(first: Outcome<Sheet>, request: SheetRequest, restDraws
     solvers.current?.careful.cancel();
     if (changed) solvers.current?.quick.ask(now);
     const timer = setTimeout(() => {
-      const careful = { ...now, draws: { ...now.draws, samples: restDraws } };
+      const careful = { ...now, draws: { ...now.draws, samples: restDraws, ends: 'both' as const } };
       solvers.current?.careful.ask(careful);
     }, REST_AFTER_MS);
     return () => clearTimeout(timer);

@@ -9,6 +9,7 @@ import { rgb } from './rgb';
 import { gauge } from './gauge';
 import { panel } from './panel';
 import { lampCover } from './lampCover';
+import { alternate, blink, blinkSimple, chain, oneShot, tone } from './timers';
 import type { PatternWords } from './words';
 
 /** The words of every pattern. */
@@ -23,4 +24,10 @@ export const PATTERN_WORDS: Readonly<Record<PatternId, PatternWords>> = {
   gauge,
   panel,
   'lamp-cover': lampCover,
+  blink,
+  'blink-simple': blinkSimple,
+  'one-shot': oneShot,
+  alternate,
+  chain,
+  tone,
 };

@@ -85,12 +85,15 @@ export async function removeStock(id: number, version: number): Promise<void> {
   });
 }
 
-/** What there is to choose from: resistor values in stock, and lamps with the educator's own figures. */
+/** What there is to choose from: resistors and capacitors in stock, and lamps with the educator's own figures. */
 export async function shelf(): Promise<Shelf> {
-  const drawer = (await stockRows()).flatMap(({ spec, have }) =>
-    spec.kind === 'resistor' && have > 0 ? [spec.ohms] : [],
+  const rows = await stockRows();
+  const drawer = rows.flatMap(({ spec, have }) => (spec.kind === 'resistor' && have > 0 ? [spec.ohms] : []));
+  const capacitors = rows.flatMap(({ spec, have }) =>
+    spec.kind === 'capacitor' && have > 0 ? [{ farads: spec.farads, polarised: spec.polarised }] : [],
   );
-  return { drawer: drawer.length ? drawer : BARE_SHELF.drawer, lamps: (await lamps()).figures };
+  const figures = (await lamps()).figures;
+  return { drawer: drawer.length ? drawer : BARE_SHELF.drawer, lamps: figures, capacitors };
 }
 
 export async function lamps(): Promise<{

@@ -1,9 +1,10 @@
 import { batteryLife, DIM_AMPS, type BatteryLife } from '../../answers/battery';
-import type { Brightness } from '../../catalogue/brightness';
+import { brightnessAt, type Brightness } from '../../catalogue/brightness';
 import type { LampType } from '../../catalogue/lamps';
 import { ratingFor } from '../../catalogue/ratings';
 import {
   AGES,
+  SUPPLIES,
   supplyFigures,
   type Age,
   type SupplyChoice,
@@ -14,7 +15,9 @@ import { accepted, type Outcome } from '../../findings/finding';
 import type { Amps, Hours, Ohms, Volts, Watts } from '../../quantities/units';
 import { withHeld } from '../../observe/held';
 import { lampsSeen } from '../../observe/looks';
-import { observe, reportOf, supplyAmps } from '../../observe/observe';
+import type { Observation } from '../../observe/observation';
+import { mayMove, observe, reportOf, supplyAmps } from '../../observe/observe';
+import type { ChipTimes, Helper } from '../timed/figures';
 import type { LoopSums } from '../single/working';
 import { heldToShow } from './checkpoints';
 import { atAge, type LampSorts } from './parts';
@@ -57,6 +60,12 @@ export interface StringSum {
   readonly lampVolts: Volts;
   /** A zener in the string, which takes its volts first. */
   readonly zener?: { readonly part: string; readonly volts: Volts };
+  /** A chip's output that feeds it, what it keeps back of the supply at that level, and its own ohms. */
+  readonly output?: {
+    readonly volts: Volts;
+    readonly ohms: Ohms;
+    readonly level: 'up' | 'down' | 'across';
+  };
   readonly voltsLeft: Volts;
   /** What the supply's own ohms, with the currents of all strings in them, take off. */
   readonly lessOhms: Ohms;
@@ -96,7 +105,7 @@ export interface RungRow {
   readonly fullAmps: Amps;
 }
 
-/** All figures of a steady-light lesson. */
+/** All figures of a lesson. A lamp that moves carries what it carries while it is lit. */
 export interface LessonSums {
   readonly supply: SupplyChoice;
   readonly supplyFigures: SupplyFigures;
@@ -114,6 +123,10 @@ export interface LessonSums {
   readonly walk?: readonly WalkRow[];
   readonly knob?: readonly KnobRow[];
   readonly rungs?: readonly RungRow[];
+  /** The times of each chip, of a lesson that moves. */
+  readonly timing?: readonly ChipTimes[];
+  /** What else the circuit wants, and what for. */
+  readonly helpers?: readonly Helper[];
   /** The working of a lesson of one lamp, line by line, and the other schools beside it. */
   readonly loop?: LoopSums;
 }
@@ -131,15 +144,20 @@ export function ageRows(circuit: Circuit, choice: SupplyChoice, sorts: LampSorts
 
 export function ageRow(circuit: Circuit, age: Age, sorts: LampSorts): Outcome<AgeRow> {
   const outcome = observe(circuit);
-  if (!outcome.ok) return outcome;
-  const seen = outcome.value;
-  const looks = new Map(lampsSeen(seen).map((lamp) => [lamp.part, lamp.brightness]));
+  return outcome.ok ? accepted(rowOf(outcome.value, age, sorts)) : outcome;
+}
+
+function rowOf(seen: Observation, age: Age, sorts: LampSorts): AgeRow {
+  const { circuit } = seen;
+  const looks = new Map(lampsSeen(seen).map((lamp) => [lamp.part, lamp]));
   const lamps = circuit.parts.flatMap((part): LampFigure[] => {
     if (!isKind(part, 'led')) return [];
-    const { amps, volts } = reportOf(seen, part.id);
+    const { volts } = reportOf(seen, part.id);
+    const amps = seen.kind === 'moving' ? looks.get(part.id)!.peak : reportOf(seen, part.id).amps;
     const share = amps / part.params.maxAmps;
+    const brightness = brightnessAt(Math.max(0, amps), part.params.maxAmps);
     const type = sorts[part.id] ?? 'red';
-    return [{ part: part.id, type, amps, volts, brightness: looks.get(part.id)!, share }];
+    return [{ part: part.id, type, amps, volts, brightness, share }];
   });
   const supply = circuit.parts.find((part) => isKind(part, 'supply'));
   const warm = circuit.parts
@@ -149,14 +167,14 @@ export function ageRow(circuit: Circuit, age: Age, sorts: LampSorts): Outcome<Ag
     (best, part) => (!best || part.watts > best.watts * (1 + 1e-9) ? part : best),
     undefined,
   );
-  return accepted({
+  return {
     age,
     supplyVolts: supply ? reportOf(seen, supply.id).volts : 0,
     amps: supply ? -reportOf(seen, supply.id).amps : 0,
     lamps,
     lostWatts: warm.reduce((sum, { watts }) => sum + watts, 0),
     ...(hottest ? { hottest } : {}),
-  });
+  };
 }
 
 const WARM: ReadonlySet<string> = new Set(['resistor', 'potentiometer', 'zener']);
@@ -187,12 +205,42 @@ export function lifeOf(circuit: Circuit, choice: SupplyChoice, sorts: LampSorts)
       ),
     });
     if (!now.ok) return undefined;
-    return { drain: supplyAmps(now.value), lamp: watched ? reportOf(now.value, watched.part).amps : 0 };
+    const lit = lampsSeen(now.value).find(({ part }) => part === watched?.part);
+    return { drain: supplyAmps(now.value), lamp: lit?.peak ?? 0 };
   };
-  const life = batteryLife(choice, drawAt, { dimAmps });
+  const life = batteryLife(choice, mayMove(circuit) ? tabled(drawAt, choice) : drawAt, { dimAmps });
   if (!life) return undefined;
   const { toDim, toEmpty } = life;
   return { toDim, toEmpty, useful: Math.min(toDim ?? 0, toEmpty), dimAmps };
+}
+
+interface Draw {
+  readonly drain: Amps;
+  readonly lamp: Amps;
+}
+
+/** Volts of the supply at which a build that moves is run, for what it draws in between to be read off. */
+const TABLED = 6;
+
+/** What a build that moves draws, off a few runs along the discharge and straight lines between them. */
+function tabled(drawAt: (supply: SupplyFigures) => Draw | undefined, choice: SupplyChoice) {
+  const { empty } = SUPPLIES[choice.kind];
+  const [full, worn] = [supplyFigures(choice, 'fresh'), supplyFigures(choice, 'tired')];
+  const low = (empty ?? 0) * (full.volts / (SUPPLIES[choice.kind].volts.fresh || 1));
+  const rows = Array.from({ length: TABLED }, (_, i) => {
+    const volts = low + ((full.volts - low) * i) / (TABLED - 1);
+    const share = Math.min(1, Math.max(0, (full.volts - volts) / (full.volts - worn.volts || 1)));
+    const ohms = full.ohms + share * (worn.ohms - full.ohms);
+    return { volts, draw: drawAt({ ...full, volts, ohms }) ?? { drain: 0, lamp: 0 } };
+  });
+  return ({ volts }: SupplyFigures): Draw => {
+    const above = rows.findIndex((row) => row.volts >= volts);
+    if (above <= 0) return rows[above === 0 ? 0 : TABLED - 1]!.draw;
+    const [a, b] = [rows[above - 1]!, rows[above]!];
+    const share = (volts - a.volts) / (b.volts - a.volts);
+    const mix = (key: keyof Draw) => a.draw[key] + share * (b.draw[key] - a.draw[key]);
+    return { drain: mix('drain'), lamp: mix('lamp') };
+  };
 }
 
 /** Every age with the knobs as they are and where they let most through. */
@@ -215,12 +263,16 @@ export interface SumsRequest {
   readonly ratingShare: number;
   /** Left out, the hours along the discharge are worked out too. */
   readonly brief?: boolean | undefined;
+  /** The circuit as it has been observed, where it moves: in brief, that age of the supply is told alone. */
+  readonly seen?: Observation | undefined;
 }
 
 /** The figures that every steady-light circuit has. */
 export function lessonSums(request: SumsRequest): Outcome<LessonSums> {
   const { circuit, supply, sorts } = request;
-  const ages = ageRows(circuit, supply, sorts);
+  const { seen } = request;
+  const alone = request.brief && seen?.kind === 'moving';
+  const ages = alone ? accepted([rowOf(seen, supply.age, sorts)]) : ageRows(circuit, supply, sorts);
   if (!ages.ok) return ages;
   const worst = worstRows(circuit, supply, sorts, ages.value);
   const hottest = worst.reduce((a, b) => ((b.hottest?.watts ?? 0) > (a.hottest?.watts ?? 0) ? b : a));

@@ -3,6 +3,7 @@ import { SUPPLIES } from '../../catalogue/supplies';
 import { isKind, type Circuit, type PartOf } from '../../circuit/circuit';
 import { accepted, finding, type Finding, type Outcome } from '../../findings/finding';
 import type { Checkpoint, Held } from '../../observe/checkpoint';
+import type { Observation } from '../../observe/observation';
 import type { Design, Means } from '../pattern';
 import { lessonSums, type AgeRow, type LessonSums, type StringSum } from './figures';
 import type { LampSorts } from './parts';
@@ -10,20 +11,32 @@ import { heldToShow, steadyCheckpoints } from './checkpoints';
 
 interface Unfinished {
   readonly circuit: Circuit;
+  /** The circuit as its figures are told; left out, as it is drawn. */
+  readonly shown?: Circuit;
   readonly supply: SupplyChoice;
   readonly sorts: LampSorts;
   readonly strings?: readonly StringSum[];
   readonly checkpoints?: readonly Checkpoint[];
   readonly held?: Held;
+  /** The circuit as it has been observed, where it moves. */
+  readonly seen?: Observation;
   readonly findings?: readonly Finding[];
   readonly more?: Partial<LessonSums>;
 }
 
-/** Solves a steady-light circuit and says what every such lesson says about it. */
+/** Solves a lesson's circuit and says what every lesson says about it. */
 export function finish(unfinished: Unfinished, means: Means): Outcome<Design> {
   const { circuit, supply, sorts, strings = [] } = unfinished;
   const { ratingShare } = means.style;
-  const sums = lessonSums({ circuit, supply, sorts, strings, ratingShare, brief: means.brief });
+  const sums = lessonSums({
+    circuit: unfinished.shown ?? circuit,
+    supply,
+    sorts,
+    strings,
+    ratingShare,
+    brief: means.brief,
+    seen: unfinished.seen,
+  });
   if (!sums.ok) return sums;
   const whole = { ...sums.value, ...unfinished.more };
   const rated = withRating(circuit, Math.max(whole.rating ?? 1, 0.25));

@@ -3,7 +3,7 @@ import { deviceOf } from '../../circuit/deviceOf';
 import { FIRST_PIN } from '../../devices/device';
 import { QUADRATURE } from './trBdf2';
 
-/** The charge that has passed through every part, in ampere-seconds. */
+/** The charge that has passed through every part, in ampere-seconds; after the parts, the volt-seconds of every node. */
 export class Charge {
   readonly total: Float64Array;
   private readonly amps: Float64Array;
@@ -11,8 +11,9 @@ export class Charge {
   private readonly readings;
 
   constructor(private readonly compiled: Compiled) {
-    this.total = new Float64Array(compiled.placed.length);
-    this.amps = new Float64Array(compiled.placed.length);
+    const columns = compiled.placed.length + compiled.nodes.length;
+    this.total = new Float64Array(columns);
+    this.amps = new Float64Array(columns);
     this.readings = compiled.placed.map(({ part }) => deviceOf(part).reading ?? FIRST_PIN);
   }
 
@@ -32,6 +33,8 @@ export class Charge {
   }
 
   private read(i: number, x: Float64Array): number {
+    const { placed } = this.compiled;
+    if (i >= placed.length) return x[i - placed.length]!;
     const { pin, sense } = this.readings[i]!;
     this.compiled.placed[i]!.instance.currents(x, this.pins);
     return sense * this.pins[pin]!;

@@ -33,8 +33,15 @@ export class CycleCount {
   private lastHigh: number | undefined;
   private lastLow: number | undefined;
 
-  /** @param high whether the output is up as counting begins, at `time` */
-  constructor(high: boolean, time: number) {
+  /**
+   * @param high whether the output is up as counting begins, at `time`
+   * @param skip rising edges that open no round
+   */
+  constructor(
+    high: boolean,
+    time: number,
+    private skip = 0,
+  ) {
     if (high) this.risen = time;
     else this.fallen = time;
   }
@@ -48,6 +55,10 @@ export class CycleCount {
     const { risen, fallen } = this;
     if (fallen !== undefined) this.lastLow = time - fallen;
     this.risen = time;
+    if (this.skip > 0) {
+      this.skip--;
+      return;
+    }
     if (!this.window) {
       this.window = openWindow(time, charge);
       return;

@@ -6,8 +6,8 @@ import type { OperatingPoint } from '../operatingPoint';
 import { Charge, closeWindow, openWindow, type Window } from './charge';
 import { CycleCount, type Cycle } from './cycles';
 import { Latches } from './latches';
-import { Samples } from './record';
-import type { RunPlan } from './plan';
+import { EvenSamples, StepSamples, type Recorder, type Samples } from './record';
+import type { RunPlan, Switching } from './plan';
 import { TrBdf2, type StepControl } from './trBdf2';
 
 /** Looked up once: these stand in the innermost loops. */
@@ -19,14 +19,19 @@ const SAME_INSTANT = 1e-13;
 /** A switching is met to this share of the step, or these volts past it. */
 const SWITCHED = { share: 1e-10, margin: 1e-8 } as const;
 
-export interface Run {
-  readonly time: Float64Array;
-  readonly nodes: Readonly<Record<string, Float64Array>>;
-  readonly parts: Readonly<Record<string, { readonly amps: Float64Array }>>;
+export interface Run extends Samples {
   /** By name of each timer's output node. */
   readonly cycles: Readonly<Record<string, Cycle>>;
   /** Time average of each part's amps. */
   readonly means: Readonly<Record<string, number>>;
+  /** Time average of each node's volts, over the same seconds. */
+  readonly nodeMeans: Readonly<Record<string, number>>;
+  /** The seconds that the averages are taken over: whole cycles of the slowest. */
+  readonly window: readonly [number, number];
+  /** Every output that went up or down, in order, from t = 0. */
+  readonly events: readonly Switching[];
+  /** When it ended: its whole span, or where enough had been seen. */
+  readonly ended: number;
   /** Steps taken in time. */
   readonly steps: number;
 }
@@ -38,7 +43,7 @@ export class Passage {
   private readonly steps: TrBdf2;
   private readonly latches: Latches;
   private readonly waves: readonly Wave[];
-  private readonly samples: Samples;
+  private readonly samples: Recorder;
   private readonly charge: Charge;
   private readonly near: number;
   private readonly longest: number;
@@ -48,17 +53,23 @@ export class Passage {
   private sourced: Window | undefined;
   private wanted = Infinity;
   private taken = 0;
+  private readonly events: Switching[] = [];
+  private stopped = false;
 
   constructor(
     private readonly compiled: Compiled,
     private readonly point: OperatingPoint,
     private readonly plan: RunPlan,
     control: StepControl,
+    private readonly enough: (events: readonly Switching[]) => boolean = () => false,
   ) {
     this.steps = new TrBdf2(compiled, point, control);
     this.latches = new Latches(compiled);
     this.waves = compiled.placed.flatMap(({ instance }) => (instance.wave ? [instance.wave] : []));
-    this.samples = new Samples(compiled, plan.seconds, plan.samples);
+    this.samples =
+      plan.samples === 'steps'
+        ? new StepSamples(compiled)
+        : new EvenSamples(compiled, plan.seconds, plan.samples);
     this.charge = new Charge(compiled);
     this.near = SAME_INSTANT * plan.seconds;
     this.longest = min(Infinity, ...this.waves.map((wave) => wave.longest));
@@ -72,12 +83,17 @@ export class Passage {
   /** Goes from the state that stands in the equations to the end of the plan. */
   follow(onProgress?: (share: number) => void): Ending {
     this.restart();
+    this.samples.stepped(0);
     this.notice();
     let told = 0;
-    while (this.time < this.plan.seconds - this.near) {
+    while (this.time < this.plan.seconds - this.near && !this.stopped) {
       const target = this.nextMark();
       const ended = this.advance(target);
       if (ended) return ended;
+      if (this.stopped) {
+        this.notice();
+        break;
+      }
       this.steps.time = target;
       if (!this.jump()) return 'stuck';
       this.notice();
@@ -106,7 +122,7 @@ export class Passage {
 
   /** Steps to `target`; switchings on the way are met at their instants. */
   private advance(target: number): Ending | undefined {
-    while (target - this.time > this.near) {
+    while (target - this.time > this.near && !this.stopped) {
       if (this.taken++ > LIMITS.timeSteps) return 'too long';
       const left = target - this.time;
       let h = min(this.wanted, this.longest, left);
@@ -153,19 +169,30 @@ export class Passage {
   private accept(h: number): void {
     this.charge.add(h, this.steps.middle, this.compiled.equations.x);
     this.steps.accept(h);
+    this.samples.stepped(this.time);
   }
 
   /** Switches latches at this instant until none moves; false when they do not come to rest. */
   private settleLatches(): boolean {
     if (this.latches.all.length === 0) return true;
     const { x } = this.compiled.equations;
-    const noted = (latch: number, high: boolean) =>
+    const noted = (latch: number, high: boolean) => {
+      this.events.push({ time: this.time, output: this.latches.outputs[latch]!, high });
       this.cycles?.[latch]!.edge(this.time, high, this.charge.total);
-    for (let round = 0; this.latches.move(x, noted); round++) {
+    };
+    let round = 0;
+    for (; this.latches.move(x, noted); round++) {
       if (round >= LIMITS.switchings || !this.steps.hold()) return false;
       this.restart();
     }
+    if (round > 0) this.switched();
     return true;
+  }
+
+  /** After something has switched at this instant. */
+  private switched(): void {
+    this.samples.stepped(this.time);
+    this.stopped ||= this.enough(this.events);
   }
 
   /** Lets sources jump that have their jump now. */
@@ -179,6 +206,7 @@ export class Passage {
     if (!jumps) return true;
     if (!this.steps.hold()) return false;
     this.restart();
+    this.samples.stepped(this.time);
     return this.settleLatches();
   }
 
@@ -200,7 +228,7 @@ export class Passage {
     if (!this.whole && reached(this.plan.settle)) {
       this.whole = openWindow(time, this.charge.total);
       this.sourced = openWindow(time, this.charge.total);
-      this.cycles = this.latches.all.map((latch) => new CycleCount(latch.high(), time));
+      this.cycles = this.latches.all.map((latch) => new CycleCount(latch.high(), time, this.plan.skip));
     }
     if (this.whole) closeWindow(this.whole, time, this.charge.total);
     if (this.sourced && this.sourced.to < this.sourceEnd && reached(this.sourceEnd)) {
@@ -209,23 +237,24 @@ export class Passage {
   }
 
   report(): Run {
-    const { time, nodes, parts } = this.samples;
+    const samples = this.samples.taken();
     const counts = this.cycles ?? [];
     const window = this.meanWindow(counts);
-    const means = this.compiled.placed.map(({ part }, i): [string, number] => {
-      const length = window.to - window.from;
-      return [
-        part.id,
-        length > 0 ? (window.after[i]! - window.before[i]!) / length : parts[part.id]!.amps[0]!,
-      ];
-    });
+    const length = window.to - window.from;
+    const { placed, nodes } = this.compiled;
+    const mean = (i: number, alone: Float64Array) =>
+      length > 0 ? (window.after[i]! - window.before[i]!) / length : alone[0]!;
+    const means = placed.map(({ part }, i) => [part.id, mean(i, samples.parts[part.id]!.amps)] as const);
+    const nodeMeans = nodes.map((name, i) => [name, mean(placed.length + i, samples.nodes[name]!)] as const);
     const cycles = counts.map((count, i) => [this.latches.outputs[i]!, count.report()] as const);
     return {
-      time,
-      nodes,
-      parts,
+      ...samples,
       cycles: Object.fromEntries(cycles),
       means: Object.fromEntries(means),
+      nodeMeans: { [this.compiled.circuit.ground]: 0, ...Object.fromEntries(nodeMeans) },
+      window: [window.from, window.to],
+      events: this.events,
+      ended: this.time,
       steps: this.taken,
     };
   }

@@ -3,8 +3,18 @@ export interface RunPlan {
   readonly seconds: number;
   /** Seconds before cycles are counted and means taken. */
   readonly settle: number;
-  /** Evenly spaced instants to record, both ends included. */
-  readonly samples: number;
+  /** Rounds of every timer that are not counted, as they begin from empty capacitors. */
+  readonly skip: number;
+  /** Evenly spaced instants to record, both ends included; or every step that is taken. */
+  readonly samples: number | 'steps';
 }
 
-export const RUN_DEFAULTS = { settle: 0, samples: 2000 } as const;
+export const RUN_DEFAULTS = { settle: 0, skip: 0, samples: 2000 } as const;
+
+/** A timer's output that has gone up or down. */
+export interface Switching {
+  readonly time: number;
+  /** Name of the output's node. */
+  readonly output: string;
+  readonly high: boolean;
+}

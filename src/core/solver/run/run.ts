@@ -6,7 +6,7 @@ import { OperatingPoint } from '../operatingPoint';
 import { unsettled } from '../prepare';
 import { restOf } from '../resting';
 import { Passage, type Run } from './passage';
-import { RUN_DEFAULTS, type RunPlan } from './plan';
+import { RUN_DEFAULTS, type RunPlan, type Switching } from './plan';
 import { DRIVEN, OWN_PACE, type StepControl } from './trBdf2';
 
 export interface RunOptions {
@@ -14,6 +14,8 @@ export interface RunOptions {
   readonly control?: StepControl;
   /** Told the share of the time that is done, at most a hundred times. */
   readonly onProgress?: ((share: number) => void) | undefined;
+  /** Asked after every switching: whether enough has been seen to end before the plan does. */
+  readonly enough?: ((events: readonly Switching[]) => boolean) | undefined;
 }
 
 /**
@@ -25,7 +27,7 @@ export interface RunOptions {
 export function run(
   circuit: Circuit,
   plan: Pick<RunPlan, 'seconds'> & Partial<RunPlan>,
-  { control, onProgress }: RunOptions = {},
+  { control, onProgress, enough }: RunOptions = {},
 ): Outcome<Run> {
   const made = compile(circuit, 'moving');
   if (!made.ok) return made;
@@ -36,7 +38,13 @@ export function run(
   compiled.equations.time = 0;
   const { settling } = restOf({ compiled, point });
   if (!settling.converged) return refused(unsettled({ compiled, point }, settling));
-  const passage = new Passage(compiled, point, { ...RUN_DEFAULTS, ...plan }, control ?? paceOf(compiled));
+  const passage = new Passage(
+    compiled,
+    point,
+    { ...RUN_DEFAULTS, ...plan },
+    control ?? paceOf(compiled),
+    enough,
+  );
   const ended = passage.follow(onProgress);
   if (ended === 'done') return accepted(passage.report());
   if (ended === 'too long') {

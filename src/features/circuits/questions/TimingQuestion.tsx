@@ -28,6 +28,7 @@ const FORM_NAMES: Readonly<Record<TimingForm, string>> = {
 const FAMILY_NAMES: Readonly<Record<TimerFamily, string>> = { bipolar: 'bipolar', cmos: 'CMOS' };
 const CAUTION_WORDS: Readonly<Record<TimingCaution, string>> = {
   'low-ohms': 'below 1 kΩ: too much discharge current',
+  leaks: 'leaks a tenth of its charging current or more',
   'high-ohms': 'above 1 MΩ: leakage moves it',
 };
 const OHMS = seriesValues('E12').filter((ohms) => ohms >= 1e3 && ohms <= 1e6);

@@ -1,4 +1,4 @@
-import { choiceOf } from '@/core';
+import { choiceOf, formatQuantity } from '@/core';
 import { BOARD_SHORT } from '@/messages/names';
 import { BoardWork, type BoardProps } from './BoardWork';
 import { ReadingsNow } from './ReadingsNow';
@@ -6,11 +6,14 @@ import { WhatHappens } from './WhatHappens';
 
 /** The board beside the other stages: always in view, with what it would do and what a meter would read. */
 export function BoardPanel(props: BoardProps) {
-  const { sheet, trial } = props;
+  const { sheet, trial, instant } = props;
   return (
     <aside className="board-panel" aria-label="As it stands on the board">
       <div className="ruled-head">
-        <h2>As it stands on the board</h2>
+        <h2>
+          As it stands on the board
+          {instant ? `, at ${instant.time === 0 ? '0 s' : formatQuantity(instant.time, 's', 3)}` : ''}
+        </h2>
         <span className="tag">{BOARD_SHORT[choiceOf((trial.plan ?? sheet.plan).board)]}</span>
       </div>
       <BoardWork {...props} />

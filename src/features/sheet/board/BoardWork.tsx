@@ -12,6 +12,7 @@ import {
   swapParts,
   takeAway,
   turnPart,
+  type Instant,
   type Plan,
   type Sheet,
 } from '@/core';
@@ -29,11 +30,13 @@ export interface BoardProps {
   readonly rough: boolean;
   readonly trial: Trial;
   readonly picked: string | undefined;
+  /** Lamps shine as they do at this instant of a lesson that moves. */
+  readonly instant?: Instant | undefined;
   onPick(part: string | undefined): void;
 }
 
 /** The board as it stands: parts can be picked up, moved, turned and replaced; soldered ones turn over. */
-export function BoardWork({ sheet, trial, picked, onPick }: BoardProps) {
+export function BoardWork({ sheet, trial, picked, instant, onPick }: BoardProps) {
   const plan = trial.plan ?? sheet.plan;
   const view = viewOf(plan, sheet.build.held);
   const svg = useBoardDrag({
@@ -80,6 +83,7 @@ export function BoardWork({ sheet, trial, picked, onPick }: BoardProps) {
           supply={sheet.supply}
           orientation={sheet.build.held}
           title="The plan on the board"
+          glowing={glowingAt(instant)}
           picked={picked}
           onPick={onPick}
           onKey={key}
@@ -97,6 +101,11 @@ export function BoardWork({ sheet, trial, picked, onPick }: BoardProps) {
       )}
     </>
   );
+}
+
+/** Lamps that shine at an instant. */
+function glowingAt(instant: Instant | undefined): ReadonlySet<string> | undefined {
+  return instant && new Set(instant.lamps.filter(({ look }) => look !== 'dark').map(({ part }) => part));
 }
 
 /** Which way an arrow key moves a part: the board may be held flat. */

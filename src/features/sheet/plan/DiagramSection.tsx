@@ -1,6 +1,9 @@
 import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
+import Modal from 'react-bootstrap/Modal';
+import ModalBody from 'react-bootstrap/ModalBody';
+import ModalHeader from 'react-bootstrap/ModalHeader';
 import type { HouseStyle, Sheet } from '@/core';
 import { CircuitDiagram } from '@/features/plan/CircuitDiagram';
 import { saveSvg } from '@/features/plan/saveSvg';
@@ -9,6 +12,16 @@ import { slug } from '@/ui/download';
 /** The circuit diagram, with values and, on wish, with the solved volts and currents. */
 export function DiagramSection({ sheet, style, title }: { sheet: Sheet; style: HouseStyle; title: string }) {
   const [figures, setFigures] = useState(true);
+  const [large, setLarge] = useState(false);
+  const moves = sheet.built.seen?.kind === 'moving';
+  const diagram = (
+    <CircuitDiagram
+      circuit={sheet.circuit}
+      sorts={sheet.sorts}
+      resistors={style.symbol}
+      figures={figures ? sheet.built.seen?.parts : undefined}
+    />
+  );
   const box = useRef<HTMLDivElement>(null);
   const save = () => saveSvg(box.current?.querySelector('svg'), `${slug(title)}-circuit`);
   return (
@@ -18,23 +31,29 @@ export function DiagramSection({ sheet, style, title }: { sheet: Sheet; style: H
         <div className="button-row no-print">
           <Form.Check
             id="diagram-figures"
-            label="volts and currents"
+            label={moves ? 'volts and currents, on average' : 'volts and currents'}
             checked={figures}
             onChange={(event) => setFigures(event.target.checked)}
           />
+          <Button variant="quiet" size="sm" onClick={() => setLarge(true)}>
+            Look at it large
+          </Button>
           <Button variant="quiet" size="sm" onClick={save}>
             Save as SVG
           </Button>
         </div>
       </div>
       <div ref={box} className="wide-table">
-        <CircuitDiagram
-          circuit={sheet.circuit}
-          sorts={sheet.sorts}
-          resistors={style.symbol}
-          figures={figures ? sheet.built.seen?.parts : undefined}
-        />
+        {diagram}
       </div>
+      <Modal show={large} fullscreen onHide={() => setLarge(false)} aria-labelledby="large-diagram">
+        <ModalHeader closeButton>
+          <h2 id="large-diagram" className="modal-title">
+            {title}: circuit diagram
+          </h2>
+        </ModalHeader>
+        <ModalBody className="large-diagram">{diagram}</ModalBody>
+      </Modal>
     </section>
   );
 }

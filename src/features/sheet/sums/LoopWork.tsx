@@ -18,7 +18,7 @@ import {
 } from '@/core';
 import { ResistorDrawing } from '@/features/plan/ResistorDrawing';
 import { AGE_NAMES, looksWords } from '@/messages/names';
-import type { SumLine } from '@/messages/levels';
+import type { SumLine } from '@/messages/sumLines';
 import { lifeWords } from '@/messages/life';
 import { schoolWords } from '@/messages/schools';
 import { Changed } from '../Changed';

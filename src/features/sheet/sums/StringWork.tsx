@@ -12,7 +12,7 @@ import {
   type LessonSums,
   type StringSum,
 } from '@/core';
-import type { SumLine } from '@/messages/levels';
+import type { SumLine } from '@/messages/sumLines';
 import { lampName } from '@/messages/names';
 import { knobWords } from '@/messages/points';
 import { listWords } from '@/messages/stepWords';
@@ -44,17 +44,19 @@ function lampsWords({ lamps, alike, sideBySide }: StringSum): string {
 
 function lines(sum: StringSum, { sums, circuit }: Sheet, style: HouseStyle): SumLine[] {
   const { design } = sums;
-  const { wanted, zener, lampVolts, voltsLeft, lessOhms, guardOhms } = sum;
+  const { wanted, zener, output, lampVolts, voltsLeft, lessOhms, guardOhms } = sum;
   const own = design.lamps.find(({ part }) => part === sum.lamps[0]?.part);
   const knobs = knobWords(circuit);
-  const supplyVolts = voltsLeft + lampVolts + (zener?.volts ?? 0);
-  const left = formatSum([supplyVolts, ...(zener ? [-zener.volts] : []), -lampVolts], 'V');
+  const supplyVolts = voltsLeft + lampVolts + (zener?.volts ?? 0) + (output?.volts ?? 0);
+  const kept = [zener?.volts, output?.volts].filter((volts) => volts !== undefined && volts > 0);
+  const left = formatSum([supplyVolts, ...kept.map((volts) => -volts!), -lampVolts], 'V');
   const loop = formatQuotient(voltsLeft, wanted);
   const less = formatSum([voltsLeft / wanted, -lessOhms], 'Ω');
   return [
     ...(zener
       ? [{ name: `the zener ${zener.part} takes`, work: 'its breakdown volts', figure: V(zener.volts) }]
       : []),
+    ...outputLines(sum),
     {
       name: `${sum.lamps.length > 1 ? 'the lamps take' : 'the lamp takes'}, at ${formatEntered(wanted, 'A')}`,
       work: takesWords(sum),
@@ -69,7 +71,7 @@ function lines(sum: StringSum, { sums, circuit }: Sheet, style: HouseStyle): Sum
     ...(lessOhms > 0
       ? [
           {
-            name: 'less the supply’s own ohms',
+            name: output ? 'less the ohms of output and supply' : 'less the supply’s own ohms',
             work: `${less.terms.join(` ${MINUS} `)}${ownWords(sum, sums)}`,
             figure: less.total,
           },
@@ -93,7 +95,7 @@ function lines(sum: StringSum, { sums, circuit }: Sheet, style: HouseStyle): Sum
     ...(own
       ? [
           {
-            name: knobs ? `real current, ${knobs}` : 'real current with it',
+            name: realName(knobs, output !== undefined),
             work: `solved in the whole circuit, ${formatPercent(own.share)} of the lamp’s limit${knobs ? '; the sum above is for the knob fully up' : ''}`,
             figure: formatQuantity(Math.max(0, own.amps), 'A'),
             strong: true,
@@ -103,8 +105,27 @@ function lines(sum: StringSum, { sums, circuit }: Sheet, style: HouseStyle): Sum
   ];
 }
 
+/** What a chip's output keeps back of the supply at each of its levels. */
+const OUTPUT_KEEPS = {
+  up: 'up, the output stays under the rail by',
+  down: 'down, the output stays over ground by',
+  across: 'between two outputs, both keep',
+} as const;
+
+function outputLines({ output }: StringSum): SumLine[] {
+  if (!output || output.volts === 0) return [];
+  return [{ name: OUTPUT_KEEPS[output.level], work: 'the chip’s own figure', figure: V(output.volts) }];
+}
+
+function realName(knobs: string, driven: boolean): string {
+  if (knobs) return `real current, ${knobs}`;
+  return driven ? 'real current while it is lit' : 'real current with it';
+}
+
 /** The supply's own ohms count more than once where more strings than one pass through them. */
-function ownWords({ lessOhms }: StringSum, { supplyFigures: { ohms } }: LessonSums): string {
+function ownWords({ lessOhms, output }: StringSum, { supplyFigures: { ohms } }: LessonSums): string {
+  if (output)
+    return output.ohms > 0 ? `: ${formatEntered(output.ohms, 'Ω')} and ${formatEntered(ohms, 'Ω')}` : '';
   const times = lessOhms / ohms;
   return times > 1.01
     ? `: ${formatEntered(ohms, 'Ω')}, with ${formatPlain(times)} times this current in it`

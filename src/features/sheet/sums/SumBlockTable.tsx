@@ -1,4 +1,4 @@
-import type { SumBlock, SumLine } from '@/messages/levels';
+import type { SumBlock, SumLine } from '@/messages/sumLines';
 import { Changed } from '../Changed';
 
 /** One sum in a few lines. */

@@ -2,10 +2,12 @@ import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { LEVELS, type HouseStyle, type Level, type PatternChoice, type Sheet } from '@/core';
 import { LEVEL_WORDS, seen, sumsAt } from '@/messages/levels';
+import { HelperTable } from './HelperTable';
 import { LampsAtAges } from './LampsAtAges';
 import { LoopWork } from './LoopWork';
 import { SumBlockTable } from './SumBlockTable';
 import { StringWork } from './StringWork';
+import { TimingWork } from './TimingWork';
 import { Totals } from './Totals';
 import { KnobTable, RungTable, WalkTable } from './RowTables';
 import { WaysTable } from './WaysTable';
@@ -61,11 +63,13 @@ function FullWorking({ sheet, style, choice, onChoice }: Omit<Props, 'level'>) {
       {sums.ways.length > 1 && (
         <WaysTable ways={sums.ways} style={style} choice={choice} onChoice={onChoice} />
       )}
+      {sums.timing && <TimingWork timing={sums.timing} choice={choice} onChoice={onChoice} />}
       {sums.walk && <WalkTable rows={sums.walk} />}
       {sums.knob && <KnobTable rows={sums.knob} />}
       {sums.rungs && <RungTable rows={sums.rungs} />}
       <StringWork sheet={sheet} style={style} />
-      <LampsAtAges sums={sums} />
+      {sums.helpers && <HelperTable helpers={sums.helpers} />}
+      {sums.design.lamps.length > 0 && <LampsAtAges sums={sums} />}
       <Totals sums={sums} style={style} />
     </>
   );

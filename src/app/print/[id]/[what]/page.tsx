@@ -31,7 +31,9 @@ export default async function PrintPage({ params, searchParams }: Asked) {
   const group = (await groups()).find((g) => g.id === given[given.length - 1]?.groupId);
   const students = group?.students.filter((s) => s.archivedAt === null) ?? [];
   const around = await sheetSurroundings(students.length || undefined);
-  const sheet = makeSheet(requestFor(held, { ...around, draws: { ...around.draws, samples: DRAWS.rest } }));
+  const sheet = makeSheet(
+    requestFor(held, { ...around, draws: { ...around.draws, samples: DRAWS.rest, ends: 'both' } }),
+  );
   if (!sheet.ok) return <div className="page">{sentences(sheet.findings)}</div>;
   switch (what) {
     case 'card':

@@ -1,0 +1,229 @@
+import { idealTimes, type Times, type TimingForm } from '../../catalogue/timing';
+import { TIMERS, type TimerFamily } from '../../catalogue/timers';
+import type { SupplyChoice } from '../../catalogue/supplies';
+import { isKind, partOf, type Circuit } from '../../circuit/circuit';
+import { accepted, finding, refused, type Finding, type Outcome } from '../../findings/finding';
+import type { Checkpoint, Held } from '../../observe/checkpoint';
+import { withHeld } from '../../observe/held';
+import { lampsSeen } from '../../observe/looks';
+import type { Observation } from '../../observe/observation';
+import { observe } from '../../observe/observe';
+import type { Design, Means } from '../pattern';
+import { finish } from '../steady/finish';
+import type { StringSum } from '../steady/figures';
+import { MINUS, PLUS, type LampSorts } from '../steady/parts';
+import type { TimingNames } from './chip';
+import { nodesOf } from './chip';
+import type { ChipTimes, Helper, TimingOption, TimingReason, TimingValues } from './figures';
+
+/** One chip of a lesson before it is solved. */
+export interface PlannedChip {
+  readonly number: number;
+  readonly form: TimingForm;
+  readonly family: TimerFamily;
+  readonly names: TimingNames;
+  readonly values: TimingValues;
+  readonly wanted: ChipTimes['wanted'];
+  readonly options: readonly TimingOption[];
+  readonly closed: Times;
+  /** Its time by the rule of thumb, where it is another one than its form's. */
+  readonly ideal?: Times;
+  /** It is fed from another chip's output, so many volts under the rail. */
+  readonly fedFrom?: string;
+}
+
+/** A lesson that moves, before it is solved. */
+export interface PlannedLesson {
+  readonly circuit: Circuit;
+  readonly supply: SupplyChoice;
+  readonly sorts: LampSorts;
+  readonly strings: readonly StringSum[];
+  readonly chips: readonly PlannedChip[];
+  readonly checkpoints: readonly Checkpoint[];
+  /** What is held while a gate is looked at. */
+  readonly held?: Held;
+  /** The circuit as its figures are told, where at rest it would show nothing. */
+  readonly shown?: Circuit;
+  /** What starts it, where it waits for a hand. */
+  readonly started?: Held;
+  readonly findings?: readonly Finding[];
+  readonly helpers?: readonly Helper[];
+}
+
+/** By how much the wish of each chip is changed before its values are looked for. */
+export type Factors = Readonly<Record<string, number>>;
+
+/** A lesson as planned, followed over time. */
+interface Followed {
+  readonly lesson: PlannedLesson;
+  readonly seen: Observation;
+  readonly timing: readonly ChipTimes[];
+}
+
+/** Solved times this near to the wish are left as they are. */
+const NEAR = 0.02;
+
+/**
+ * Solves a lesson that moves and says what every such lesson says about it. Values are chosen by closed forms, which know
+ * nothing of what else hangs on the chips: where the solver finds another time, they are chosen once more for a wish that
+ * makes up for it.
+ */
+export function finishTimed(
+  plan: (factors: Factors) => Outcome<PlannedLesson>,
+  means: Means,
+): Outcome<Design> {
+  const first = followed(plan({}));
+  if (!first.ok) return first;
+  const better = first.value.timing.every((chip) => offBy(chip) < NEAR) ? first : nearer(plan, first.value);
+  const { lesson, seen, timing } = better.value;
+  const found = [...(lesson.findings ?? []), ...chipFindings(seen)];
+  const over = found.filter(({ severity }) => severity === 'refusal');
+  if (over.length > 0) return refused(...over);
+  const { circuit, started, held = {}, shown = circuit } = lesson;
+  const own = started ? {} : { seen };
+  const finished = finish(
+    {
+      ...lesson,
+      held,
+      shown,
+      findings: found,
+      more: { timing, helpers: [...(lesson.helpers ?? []), ...quietOf(circuit)] },
+      ...own,
+    },
+    means,
+  );
+  if (!finished.ok) return finished;
+  return accepted({
+    ...finished.value,
+    ...(started ? { started } : {}),
+    ...(seen.kind === 'moving' ? { seen } : {}),
+  });
+}
+
+/** The small capacitors that keep chips quiet. */
+function quietOf({ parts }: Circuit): Helper[] {
+  return parts.flatMap((part): Helper[] => {
+    if (!isKind(part, 'capacitor')) return [];
+    const { farads } = part.params;
+    const nets = Object.values(part.pins);
+    if (nets.includes(PLUS) && nets.includes(MINUS)) return [{ part: part.id, farads, job: 'quiet-supply' }];
+    const control = nets.some((net) => net === nodesOf(1).control || net === nodesOf(2).control);
+    return control ? [{ part: part.id, farads, job: 'quiet-control' }] : [];
+  });
+}
+
+function followed(planned: Outcome<PlannedLesson>): Outcome<Followed> {
+  if (!planned.ok) return planned;
+  const lesson = planned.value;
+  const outcome = observe(withHeld(lesson.circuit, lesson.started));
+  if (!outcome.ok) return outcome;
+  const seen = outcome.value;
+  const timing = lesson.chips.map((chip) => timesOf(chip, seen));
+  const stuck = timing.find(({ solved }) => !(solved.high > 0));
+  if (stuck) return refused(finding('timer-stuck', { part: stuck.chip }));
+  return accepted({ lesson, seen, timing });
+}
+
+function nearer(plan: (factors: Factors) => Outcome<PlannedLesson>, first: Followed): { value: Followed } {
+  const factors = Object.fromEntries(
+    first.timing.map((chip) => [chip.chip, spanOf(chip.closed, chip) / spanOf(chip.solved, chip)]),
+  );
+  const second = followed(plan(factors));
+  const worst = ({ timing }: Followed) => Math.max(...timing.map(offBy));
+  return second.ok && worst(second.value) < worst(first) ? second : { value: first };
+}
+
+/** The time that was wished: a round, or one light. */
+function spanOf(times: Times, { wanted }: ChipTimes): number {
+  return wanted.period !== undefined || wanted.low !== undefined ? times.high + times.low : times.high;
+}
+
+function offBy(chip: ChipTimes): number {
+  const { high = 0, low = 0, period = high + low } = chip.wanted;
+  return Math.abs(Math.log(spanOf(chip.solved, chip) / period));
+}
+
+function timesOf(chip: PlannedChip, seen: Observation): ChipTimes {
+  const { number, form, family, names, values, wanted, options, closed } = chip;
+  const { output, timing } = nodesOf(number);
+  const cycle = seen.kind === 'moving' ? seen.run.cycles[output] : undefined;
+  const solved = { high: cycle?.high ?? 0, low: cycle?.period ? (cycle.low ?? 0) : 0 };
+  const [lower, upper] = turnsOf(seen, timing);
+  return {
+    chip: `U${number}`,
+    form,
+    family,
+    parts: names,
+    values,
+    wanted,
+    ideal: chip.ideal ?? idealTimes(form, { ra: values.ra ?? 0, r: values.r, farads: values.farads }),
+    closed,
+    solved,
+    hertz: cycle?.hertz ?? 0,
+    lower,
+    upper,
+    reason: reasonOf(chip, seen),
+    options,
+  };
+}
+
+/** The volts between which a capacitor goes up and down, once it has started. */
+function turnsOf(seen: Observation, node: string): readonly [number, number] {
+  if (seen.kind === 'still') return [0, 0];
+  const { time, nodes } = seen.run;
+  const inside = nodes[node]!.filter((_, i) => time[i]! >= seen.window[0]);
+  return [inside.reduce((a, b) => Math.min(a, b), Infinity), inside.reduce((a, b) => Math.max(a, b), 0)];
+}
+
+function reasonOf({ number, form, family, fedFrom }: PlannedChip, seen: Observation): TimingReason {
+  if (seen.kind === 'still') return { why: 'rounding' };
+  const { run } = seen;
+  const chip = partOf(seen.circuit, `U${number}`)!;
+  const [rail, output] = [run.nodes[chip.pins['supply']!]!, run.nodes[chip.pins['output']!]!];
+  const short = output.reduce((least, volts, i) => Math.min(least, rail[i]! - volts), Infinity);
+  if (fedFrom !== undefined) return { why: 'fed-from-output', volts: short };
+  if (form === 'output-driven') {
+    return { why: TIMERS[family].highDrop > 0 ? 'output-short' : 'output-loaded', volts: short };
+  }
+  const discharge = run.nodes[chip.pins['discharge'] ?? '']!;
+  const foot = discharge.reduce((least, volts) => Math.min(least, volts), Infinity);
+  return { why: 'discharge-ohms', volts: Math.max(0, foot) };
+}
+
+/** Up to this many flashes a second no eye is troubled; up to the second it sees one steady light. */
+export const FLASHES_QUIET = 3;
+export const FLASHES_MOST = 60;
+
+function chipFindings(seen: Observation): Finding[] {
+  const found: Finding[] = [];
+  for (const part of seen.circuit.parts) {
+    if (!isKind(part, 'timer') || seen.kind === 'still') continue;
+    const { sourceMost, sinkMost } = TIMERS[part.params.family];
+    const { amps } = seen.run.parts[part.id]!;
+    const out = amps.reduce((most, a) => Math.max(most, a), 0);
+    const into = amps.reduce((most, a) => Math.max(most, -a), 0);
+    if (out > sourceMost) {
+      found.push(finding('chip-over-current', { part: part.id, amps: out, limit: sourceMost, way: 'out' }));
+    }
+    if (into > sinkMost) {
+      found.push(finding('chip-over-current', { part: part.id, amps: into, limit: sinkMost, way: 'in' }));
+    }
+  }
+  const flashing = lampsSeen(seen).filter(({ hertz = 0 }) => hertz > FLASHES_QUIET && hertz < FLASHES_MOST);
+  if (flashing.length > 0) {
+    const hertz = Math.max(...flashing.map((lamp) => lamp.hertz ?? 0));
+    found.push(
+      finding('flashes-fast', { hertz, lamps: flashing.map(({ part }) => part).join(', ') }, 'warning'),
+    );
+  }
+  return found;
+}
+
+/** Amps out of a chip's output while it is up and into it while it is down, with these lamps on it. */
+export function loadOf(strings: readonly StringSum[]): { up: number; down: number } {
+  const sum = (level: 'up' | 'down') =>
+    strings
+      .filter(({ output }) => output?.level === level || output?.level === 'across')
+      .reduce((amps, { wanted }) => amps + wanted, 0);
+  return { up: sum('up'), down: sum('down') };
+}

@@ -1,0 +1,73 @@
+import type { SupplyChoice } from '../catalogue/supplies';
+import { isKind, type Circuit } from '../circuit/circuit';
+import { accepted, finding, refused, type Outcome } from '../findings/finding';
+import type { Held } from '../observe/checkpoint';
+import { withHeld } from '../observe/held';
+import type { Moving } from '../observe/observation';
+import { observe } from '../observe/observe';
+import { atAge } from '../patterns/steady/parts';
+import type { ChipTimes } from '../patterns/timed/figures';
+import type { SheetRequest } from './request';
+import { workOut } from './sheet';
+
+/** Another setting of the same build, to be laid beneath its day. */
+export const BENEATHS = ['nothing', 'other family', 'tired supply', 'fresh supply', 'no lamps'] as const;
+export type Beneath = (typeof BENEATHS)[number];
+
+/** What a lesson's circuit does over time, and the same with one setting otherwise. */
+export interface Day {
+  readonly seen: Moving;
+  readonly timing: readonly ChipTimes[];
+  readonly other?: Moving;
+}
+
+/**
+ * The day of a lesson: from its wishes straight to what its circuit does, without plan, draws and kit.
+ *
+ * @returns the run from switching on, or why the wishes have none
+ */
+export function dayOf(
+  request: Pick<SheetRequest, 'choice' | 'style' | 'shelf' | 'stock'>,
+  beneath: Beneath,
+): Outcome<Day> {
+  const worked = workOut(request, true);
+  if (!worked.ok) return worked;
+  const { circuit, seen, sums, started, supply } = worked.value;
+  if (!seen) return refused(finding('does-not-move', {}));
+  const timing = sums.timing ?? [];
+  if (beneath === 'nothing') return accepted({ seen, timing });
+  const other = observe(withHeld(otherwise(circuit, supply, beneath), started as Held | undefined));
+  return accepted({
+    seen,
+    timing,
+    ...(other.ok && other.value.kind === 'moving' ? { other: other.value } : {}),
+  });
+}
+
+function otherwise(circuit: Circuit, supply: SupplyChoice, beneath: Beneath): Circuit {
+  switch (beneath) {
+    case 'nothing':
+      return circuit;
+    case 'tired supply':
+      return atAge(circuit, supply, 'tired');
+    case 'fresh supply':
+      return atAge(circuit, supply, 'fresh');
+    case 'no lamps':
+      return {
+        ...circuit,
+        parts: circuit.parts.filter((part) => !isKind(part, 'led') && !isKind(part, 'speaker')),
+      };
+    case 'other family':
+      return {
+        ...circuit,
+        parts: circuit.parts.map((part) =>
+          isKind(part, 'timer')
+            ? {
+                ...part,
+                params: { family: part.params.family === 'cmos' ? ('bipolar' as const) : ('cmos' as const) },
+              }
+            : part,
+        ),
+      };
+  }
+}

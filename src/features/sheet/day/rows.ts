@@ -1,0 +1,98 @@
+import { spellsOf, type ChipTimes, type LampSorts, type Moving } from '@/core';
+import { lampName } from '@/messages/names';
+
+/** One row of the chart. */
+export type Row = {
+  readonly key: string;
+  readonly name: string;
+  readonly about: string;
+  readonly height: number;
+} & (
+  | {
+      readonly form: 'volts';
+      readonly values: Float64Array;
+      /** Volts at which the chip turns, with their names. */
+      readonly turns: readonly { readonly volts: number; readonly name: string }[];
+    }
+  | { readonly form: 'level'; readonly values: Float64Array }
+  | {
+      readonly form: 'bars';
+      readonly spells: readonly { readonly from: number; readonly to: number; readonly amps: number }[];
+      readonly most: number;
+    }
+);
+
+const HEIGHTS = { volts: 74, level: 34, bars: 30 } as const;
+/** With two chips the rows are lower, so that all of them stand on one page. */
+const LOW = 0.74;
+
+/** A row for what each capacitor does, each output, and each lamp. */
+export function rowsOf(seen: Moving, timing: readonly ChipTimes[], sorts: LampSorts): Row[] {
+  const { circuit, run } = seen;
+  const scale = timing.length > 1 ? LOW : 1;
+  const chips = timing.flatMap((times): Row[] => {
+    const chip = circuit.parts.find(({ id }) => id === times.chip);
+    const capacitor = circuit.parts.find(({ id }) => id === times.parts.c);
+    if (!chip || !capacitor) return [];
+    const [node, output] = [capacitor.pins['a']!, chip.pins['output']!];
+    const turns = [
+      { volts: times.upper, name: '⅔' },
+      ...(times.form === 'one-shot' ? [] : [{ volts: times.lower, name: '⅓' }]),
+    ];
+    return [
+      {
+        key: capacitor.id,
+        form: 'volts',
+        name: capacitor.id,
+        about: 'fills, empties',
+        height: HEIGHTS.volts * scale,
+        values: run.nodes[node]!,
+        turns: timing.length > 1 && times.form === 'one-shot' ? [] : turns,
+      },
+      {
+        key: `${chip.id} output`,
+        form: 'level',
+        name: timing.length > 1 ? `output ${chip.id}` : 'output',
+        about: 'up, down',
+        height: HEIGHTS.level * scale,
+        values: run.nodes[output]!,
+      },
+    ];
+  });
+  const lamps = circuit.parts.flatMap((part): Row[] => {
+    if (part.kind === 'led') {
+      return [
+        bars(seen, part.id, `${part.id} ${lampName(sorts[part.id] ?? '').replace(/ \(.*/u, '')}`, scale),
+      ];
+    }
+    if (part.kind !== 'speaker') return [];
+    const values = run.parts[part.id]!.amps;
+    return [
+      { key: part.id, form: 'level', name: part.id, about: 'current', height: HEIGHTS.volts * scale, values },
+    ];
+  });
+  return [...chips, ...lamps];
+}
+
+function bars({ run }: Moving, id: string, name: string, scale: number): Row {
+  const { amps } = run.parts[id]!;
+  const spells = spellsOf(run, id).map((spell) => {
+    const inside = amps.filter((_, i) => run.time[i]! > spell.from && run.time[i]! < spell.to);
+    const whole = inside.length > 0 ? inside : amps.filter((_, i) => run.time[i] === spell.from);
+    return { ...spell, amps: whole.reduce((sum, value) => sum + value, 0) / Math.max(1, whole.length) };
+  });
+  const open = lastOpen(run, id);
+  const all = open === undefined ? spells : [...spells, { ...open, amps: amps[amps.length - 1]! }];
+  const most = amps.reduce((largest, value) => Math.max(largest, value), 0);
+  return { key: id, form: 'bars', name, about: 'current', height: HEIGHTS.bars * scale, spells: all, most };
+}
+
+/** The light that has not gone out when the run ends. */
+function lastOpen({ time, parts }: Moving['run'], id: string): { from: number; to: number } | undefined {
+  const { amps } = parts[id]!;
+  const end = time.length - 1;
+  if (!(amps[end]! >= 2e-4)) return undefined;
+  let at = end;
+  while (at > 0 && amps[at - 1]! >= 2e-4) at--;
+  return { from: time[at]!, to: time[end]! };
+}
