@@ -1,4 +1,5 @@
 import { benchBands } from './bands';
+import { benchDay } from './day';
 import { benchDictionary } from './dictionary';
 import { benchLayout } from './layout';
 import { benchRun } from './run';
@@ -6,6 +7,6 @@ import { benchSheet } from './sheet';
 import { benchSolve } from './solve';
 
 /** npm run bench: medians, with the machine's own yardstick beside them so that ratios hold anywhere. */
-for (const part of [benchSolve, benchRun, benchBands, benchSheet, benchLayout, benchDictionary]) {
+for (const part of [benchSolve, benchRun, benchBands, benchSheet, benchLayout, benchDay, benchDictionary]) {
   for (const { work, figure } of part()) console.log(`${work.padEnd(64)} ${figure}`);
 }

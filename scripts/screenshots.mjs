@@ -23,6 +23,17 @@ const VIEWS = [
         .click(),
   },
   { name: 'sheet-ways', at: '/lessons/6?stage=sums' },
+  { name: 'sheet-day', at: '/lessons/13?stage=day', act: (page) => page.locator('.instant-words').waitFor() },
+  {
+    name: 'two-timers',
+    at: '/lessons/17?stage=day',
+    act: (page) => page.locator('.instant-words').waitFor(),
+  },
+  {
+    name: 'chip-diagram',
+    at: '/lessons/18?stage=plan',
+    act: (page) => page.getByRole('button', { name: 'Look at it large' }).click(),
+  },
   { name: 'sheet-strip', at: '/lessons/11?stage=plan' },
   {
     name: 'sheet-card',
@@ -41,9 +52,7 @@ const VIEWS = [
       await page.getByRole('button', { name: 'it goes dark' }).click();
     },
   },
-  { name: 'cheat-sheet', at: '/cheat-sheet' },
   { name: 'sheet-checks', at: '/lessons/1?stage=checks' },
-  { name: 'sheet-kit', at: '/lessons/1?stage=kit' },
   {
     name: 'sheet-phone',
     at: '/lessons/6?stage=steps',
@@ -57,7 +66,6 @@ const VIEWS = [
   { name: 'check', at: '/check/1' },
   { name: 'logbook', at: '/logbook' },
   { name: 'store', at: '/store' },
-  { name: 'group', at: '/classes/1' },
   {
     name: 'circuit',
     at: '/circuits',

@@ -19,6 +19,7 @@ export {
 export type { Unit } from './quantities/units';
 // numerics
 export { keyOf, uniform } from './numerics/random';
+export { columnUnit } from './quantities/column';
 // catalogue
 export {
   BAND_COLOURS,

@@ -1,5 +1,5 @@
 import { area, curveMonotoneX, scaleLinear } from 'd3';
-import { formatPlain, formatQuantity, type Band, type Histogram } from '@/core';
+import { columnUnit, formatPlain, formatQuantity, type Band, type Histogram } from '@/core';
 
 export interface BandShape extends Band {
   readonly histogram: Histogram;
@@ -13,8 +13,7 @@ const BASE = 58;
 
 /** How the draws of one checkpoint lie: their shape, the 95 % band, the typical figure and the worst corners. */
 export function BandChart({ point, name }: { point: BandShape; name: string }) {
-  const scale = point.unit === 'A' ? 1e-3 : 1;
-  const unit = point.unit === 'A' ? 'mA' : 'V';
+  const { name: unit, scale } = columnUnit(point.unit);
   const x = scaleLinear().domain([point.worstLow, point.worstHigh]).nice(5).range([LEFT, RIGHT]);
   const ticks = x.ticks(6);
   const shape = histogramPath(point, x);

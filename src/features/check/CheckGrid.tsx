@@ -4,6 +4,8 @@ import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import {
+  columnUnit,
+  measuredAt,
   formatPlain,
   implausible,
   noteReading,
@@ -70,17 +72,21 @@ export function CheckGrid(props: CheckGridProps) {
   const take = (student: Bench, point: string, typed: string, sure = false): boolean => {
     const key = `${student.id} ${point}`;
     const band = points.find((p) => p.id === point);
-    const amps = point === predicted || band?.unit === 'A';
-    const noted = noteReading(typed, amps ? 'amps' : 'volts');
+    const judged = expectation.dictionary.points.find(({ id }) => id === point);
+    const measured = point === predicted || !judged ? 'amps' : measuredAt(judged);
+    const noted = noteReading(typed, measured);
     if (!noted.ok) {
       setProblem(key, { typed, message: sentences(noted.findings) });
       return false;
     }
     const { value, step } = noted.value;
-    const limit = amps ? expectation.limits.amps : expectation.limits.volts;
+    const limit =
+      measured === 'amps' || measured === 'volts' ? expectation.limits[measured] : FAR * (band?.typical ?? 1);
     const doubt = sure || !band ? undefined : implausible(typed, value, limit, band);
     if (doubt?.code === 'reading-implausible') {
-      const perhaps = String(Number((doubt.data.perhaps / (amps ? 1e-3 : 1)).toPrecision(6)));
+      const perhaps = String(
+        Number((doubt.data.perhaps / columnUnit(band?.unit ?? 'A').scale).toPrecision(6)),
+      );
       setProblem(key, { typed, message: sentences([doubt]), perhaps });
       return false;
     }
@@ -183,13 +189,16 @@ function currentNoted(studentId: number, all: readonly Reading[], predicted: str
   return [...newest.values()];
 }
 
+/** A rate or a time so many times the expected one is a slip of the pen. */
+const FAR = 30;
+
 function ColumnHead({ point }: { point: Expected }) {
-  const scale = point.unit === 'A' ? 1e-3 : 1;
+  const { name, scale } = columnUnit(point.unit);
   return (
     <th scope="col">
       {pointName(point.point)}
       <br />
-      {formatPlain(point.low, scale)} – {formatPlain(point.high, scale)} {point.unit === 'A' ? 'mA' : 'V'}
+      {formatPlain(point.low, scale)} – {formatPlain(point.high, scale)} {name}
     </th>
   );
 }

@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3';
 import {
+  columnUnit,
   columnSummary,
   formatPercent,
   formatPlain,
@@ -25,7 +26,7 @@ const WIDTH = 420;
 export function StripChart({ point, readings }: Props) {
   const { low, high, worstLow, worstHigh } = point;
   const values = readings.map((r) => r.value);
-  const scale = point.unit === 'A' ? 1e-3 : 1;
+  const { scale } = columnUnit(point.unit);
   const x = scaleLinear()
     .domain([Math.min(worstLow, ...values), Math.max(worstHigh, ...values)])
     .nice(4)

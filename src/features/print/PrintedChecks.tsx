@@ -1,4 +1,4 @@
-import { formatPlain, formatQuantity, type Sheet } from '@/core';
+import { columnUnit, formatPlain, formatQuantity, type Sheet } from '@/core';
 import { lessonLine } from '@/messages/lessonLine';
 import { pointName, probeWords } from '@/messages/points';
 import { PrintButton } from './PrintButton';
@@ -34,10 +34,10 @@ export function PrintedChecks({ title, sheet, group, students }: Props) {
             <th scope="col">bench</th>
             {points.map((point) => (
               <th key={point.id} scope="col">
-                <strong>{pointName(point.point)}</strong>, {point.unit === 'A' ? 'mA' : 'V'}
+                <strong>{pointName(point.point)}</strong>, {columnUnit(point.unit).name}
                 <br />
-                {formatPlain(point.low, point.unit === 'A' ? 1e-3 : 1)} –{' '}
-                {formatPlain(point.high, point.unit === 'A' ? 1e-3 : 1)}
+                {formatPlain(point.low, columnUnit(point.unit).scale)} –{' '}
+                {formatPlain(point.high, columnUnit(point.unit).scale)}
               </th>
             ))}
             <th scope="col">seen, done</th>
