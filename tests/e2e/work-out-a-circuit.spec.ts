@@ -17,7 +17,7 @@ test('a blinker has no figures at rest, and a period that follows its resistor',
   // 68 kΩ and 10 µF: 0.980·RC high and 0.702·RC low; the lamp's load moves the high half a little.
   await expect(period).toHaveText(spaced('1.16 s'));
   await page.getByLabel('R1: ohms').fill('34k');
-  await expect(period).toHaveText(spaced('580 ms'));
+  await expect(period).toHaveText(spaced('0.580 s'));
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByLabel('Seconds to follow')).toHaveValue(spaced('5 s'));

@@ -60,6 +60,8 @@ function watchHalfWidth(measured: 'hertz' | 'seconds', value: number): number {
   if (measured === 'seconds') return THUMB_SECONDS;
   const hertz = Math.abs(value);
   if (hertz >= TONE_FROM) return BEATS_HERTZ;
+  // None in ten seconds may still be one in twenty.
+  if (hertz === 0) return 0.5 / COUNTED_SECONDS;
   return Math.min(0.5 / COUNTED_SECONDS, (hertz * hertz * THUMB_SECONDS) / FLASHES_TIMED);
 }
 

@@ -66,11 +66,17 @@ export function faultDictionary(
   for (const candidate of candidates) {
     const own = candidate.prior <= RARE.prior ? Math.min(samples, RARE.samples) : samples;
     const seen = observe(withoutWires(candidate.circuit));
-    const free = seen.ok && seen.value.kind === 'moving' && points.every((point) => !point.held);
+    const draws = { samples: own, seed };
+    const observed = () =>
+      like && seen.ok && candidate.use !== 'across-lamp' && points.every((point) => !point.held)
+        ? drawsLike(seen.value, points, meterUseAt(candidate), like, draws)
+        : undefined;
+    const moves = seen.ok && seen.value.kind === 'moving' && candidate.code !== 'right';
+    // What rests but cannot be drawn, a chip hung between other parts, is told as it was observed.
     const figures =
-      like && free && candidate.code !== 'right' && candidate.use !== 'across-lamp'
-        ? drawsLike(seen.value, points, meterUseAt(candidate), like, { samples: own, seed })
-        : drawReadings(candidate, points, burdens, own, seed, like);
+      (moves ? observed() : undefined) ??
+      drawReadings(candidate, points, burdens, own, seed, like) ??
+      observed();
     if (!figures) unsettled++;
     else signatures.push(signature(candidate, figures, seen));
   }

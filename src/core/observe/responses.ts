@@ -6,7 +6,7 @@ import { quantile } from '../numerics/quantile';
 import { drawn } from '../tolerance/draw';
 import type { Band } from '../tolerance/bands';
 import { isGapped, isProbed, UNITS, type Checkpoint, type Gapped, type Probed } from './checkpoint';
-import { METER, metered, nodeAt, type MeterUse } from './meter';
+import { JACK_OHMS, METER, metered, nodeAt, type MeterUse } from './meter';
 import type { Observation } from './observation';
 import { observe, reportOf } from './observe';
 import { watched } from './read';
@@ -61,7 +61,8 @@ export function readingsIn(
     }
     if (use === 'fuse-blown') return 0;
     const burden = burdens[i] ?? 0;
-    if (use === 'across-lamp' || burden > 0) return currentWith(seen.circuit, point, use, burden);
+    if (use === 'across-lamp') return currentWith(seen.circuit, point, use, burden || JACK_OHMS);
+    if (burden > 0) return currentWith(seen.circuit, point, use, burden);
     return (use === 'swapped' ? -1 : 1) * currentIn(seen, point);
   });
   return values.every((value): value is number => value !== undefined) ? values : undefined;

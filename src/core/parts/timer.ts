@@ -1,6 +1,6 @@
 import { TIMERS } from '../catalogue/timers';
 import { withPart, type Circuit, type PartOf } from '../circuit/circuit';
-import { at } from './mistake';
+import { at, opened } from './mistake';
 import { beyond } from './overload';
 import type { PartTraits } from './part';
 
@@ -29,7 +29,11 @@ export const timer: PartTraits<'timer'> = {
       code: 'part-missing',
       data: at(part),
       prior: 0.4,
-      circuit: { ...circuit, parts: circuit.parts.filter(({ id }) => id !== part.id) },
+      // A probe at the empty place of its output still finds the row.
+      circuit: opened(circuit, {
+        ...part,
+        pins: { output: part.pins['output']!, ground: part.pins['ground']! },
+      }),
     },
   ],
 };

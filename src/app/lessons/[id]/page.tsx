@@ -1,5 +1,6 @@
-import { makeSheet, type SheetRequest } from '@/core';
+import { makeSheet, type Outcome, type Sheet, type SheetRequest } from '@/core';
 import { LessonSheet } from '@/features/sheet/LessonSheet';
+import { keeper } from '@/server/kept';
 import { DRAWS, requestFor, sheetSurroundings } from '@/server/lessonSheet';
 import { orMissing } from '@/server/orMissing';
 import { pageId } from '@/server/pageId';
@@ -20,6 +21,13 @@ export async function generateMetadata({ params }: Props) {
   const id = pageId((await params).id);
   const held = id === undefined ? undefined : await orMissing(lesson(id));
   return { title: held?.title ?? 'Lesson' };
+}
+
+/** The sheets that were opened last: the same wishes, store and house style make the same sheet. */
+const keptSheets = keeper<Outcome<Sheet>>(24);
+
+function firstSheet(request: SheetRequest): Outcome<Sheet> {
+  return keptSheets(JSON.stringify(request), () => makeSheet(request));
 }
 
 export default async function LessonPage({ params }: Props) {
@@ -57,7 +65,7 @@ export default async function LessonPage({ params }: Props) {
       version={held.version}
       updatedAt={held.updatedAt}
       archived={held.archivedAt !== null}
-      first={makeSheet(firstLook(requestFor(held, surroundings)))}
+      first={firstSheet(firstLook(requestFor(held, surroundings)))}
       surroundings={surroundings}
       restDraws={DRAWS.rest}
       batteries={measured}

@@ -13,7 +13,7 @@ const GAP = 14;
 /** Room over a curve for the name of its upper threshold. */
 const HEAD = 12;
 /** Fewer units than these hold no figure. */
-const LABEL_ROOM = 46;
+const LABEL_ROOM = 40;
 
 interface Props {
   readonly rows: readonly Row[];
