@@ -1,4 +1,5 @@
 import {
+  formatEntered,
   formatOhms,
   formatPercent,
   formatQuantity,
@@ -64,9 +65,10 @@ function turnWords({ lower, upper, form }: ChipTimes): string {
 
 function wishWords({ wanted }: ChipTimes): string {
   const { high, low, period } = wanted;
+  const asked = (seconds: number) => formatEntered(seconds, 's');
   if (period !== undefined)
-    return period < 0.05 ? formatQuantity(1 / period, 'Hz', 4) : `${S(period)} a round`;
-  return low === undefined ? S(high!) : `${S(high!)} up, ${S(low)} down`;
+    return period < 0.05 ? formatEntered(1 / period, 'Hz') : `${asked(period)} a round`;
+  return low === undefined ? asked(high!) : `${asked(high!)} up, ${asked(low)} down`;
 }
 
 /** By how much the solver's time is off the rule's. */
