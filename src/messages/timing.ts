@@ -81,6 +81,9 @@ function awayWords({ ideal, solved, form }: ChipTimes): string {
     : `${formatPercent(Math.abs(share))} ${share > 0 ? 'longer' : 'shorter'}`;
 }
 
+/** A supply that gives way by less is as good as steady. */
+const SAGS_VOLTS = 2e-3;
+
 export function reasonWords(reason: TimingReason): string {
   switch (reason.why) {
     case 'output-short':
@@ -88,11 +91,9 @@ export function reasonWords(reason: TimingReason): string {
     case 'output-loaded':
       return `its lamps draw the output ${V(reason.volts)} under the rail`;
     case 'discharge-ohms':
-      return `pin 7 empties to ${V(reason.volts)}, not to nothing, and the supply sags with the lamp`;
+      return `pin 7 empties to ${V(reason.volts)}, through ohms of its own${reason.sag > SAGS_VOLTS ? `, and the supply sags by ${V(reason.sag)} with the load` : ''}`;
     case 'fed-from-output':
       return `it fills from an output ${V(reason.volts)} under the rail, and does not start from empty`;
-    case 'supply-sags':
-      return 'the supply sags with the lamp';
     case 'rounding':
       return 'it does not go round by itself';
   }

@@ -29,9 +29,8 @@ export interface TimingOption extends TimingValues {
 export type TimingReason =
   | { readonly why: 'output-short'; readonly volts: Volts }
   | { readonly why: 'output-loaded'; readonly volts: Volts }
-  | { readonly why: 'discharge-ohms'; readonly volts: Volts }
+  | { readonly why: 'discharge-ohms'; readonly volts: Volts; readonly sag: Volts }
   | { readonly why: 'fed-from-output'; readonly volts: Volts }
-  | { readonly why: 'supply-sags' }
   | { readonly why: 'rounding' };
 
 /** A part that neither sets a time nor guards a lamp, and what it is there for. */

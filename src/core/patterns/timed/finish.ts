@@ -186,8 +186,14 @@ function reasonOf({ number, form, family, fedFrom }: PlannedChip, seen: Observat
     return { why: TIMERS[family].highDrop > 0 ? 'output-short' : 'output-loaded', volts: short };
   }
   const discharge = run.nodes[chip.pins['discharge'] ?? '']!;
-  const foot = discharge.reduce((least, volts) => Math.min(least, volts), Infinity);
-  return { why: 'discharge-ohms', volts: Math.max(0, foot) };
+  // One that waits is emptied at its end; it begins from nothing at all.
+  const last = discharge[discharge.length - 1]!;
+  const foot =
+    form === 'one-shot' ? last : discharge.reduce((least, volts) => Math.min(least, volts), Infinity);
+  const { time } = run;
+  const inside = rail.filter((_, i) => time[i]! >= seen.window[0]);
+  const sag = inside.reduce((a, b) => Math.max(a, b), 0) - inside.reduce((a, b) => Math.min(a, b), Infinity);
+  return { why: 'discharge-ohms', volts: Math.max(0, foot), sag: Math.max(0, sag) };
 }
 
 /** Up to this many flashes a second no eye is troubled; up to the second it sees one steady light. */

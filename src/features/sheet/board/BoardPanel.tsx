@@ -6,7 +6,9 @@ import { WhatHappens } from './WhatHappens';
 
 /** The board beside the other stages: always in view, with what it would do and what a meter would read. */
 export function BoardPanel(props: BoardProps) {
-  const { sheet, trial, instant } = props;
+  const { sheet, trial } = props;
+  // The run is that of the lesson: of a board that is only tried out it tells nothing.
+  const instant = trial.isTrial ? undefined : props.instant;
   return (
     <aside className="board-panel" aria-label="As it stands on the board">
       <div className="ruled-head">
@@ -16,7 +18,7 @@ export function BoardPanel(props: BoardProps) {
         </h2>
         <span className="tag">{BOARD_SHORT[choiceOf((trial.plan ?? sheet.plan).board)]}</span>
       </div>
-      <BoardWork {...props} />
+      <BoardWork {...props} instant={instant} />
       <WhatHappens sheet={sheet} trial={trial} />
       <ReadingsNow sheet={sheet} standing={trial.standing} rough={props.rough} />
     </aside>

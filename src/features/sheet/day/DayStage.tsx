@@ -62,7 +62,7 @@ export function DayStage({ sheet, request, title, onInstant }: Props) {
   const [beneath, setBeneath] = useState<Beneath>('nothing');
   const { choice, style, shelf, stock } = request;
   const question: Question = { request: { choice, style, shelf, stock }, beneath };
-  const { reply, waiting, failure } = useAsked('waves', question, ask);
+  const { reply, of, waiting, failure } = useAsked('waves', question, ask);
   const day = reply?.ok ? reply.value : undefined;
   return (
     <section className="ruled" aria-busy={waiting}>
@@ -85,7 +85,13 @@ export function DayStage({ sheet, request, title, onInstant }: Props) {
       {failure && <Note kind="refusal">{failure}</Note>}
       {reply && !reply.ok && <Note kind="refusal">{sentences(reply.findings)}</Note>}
       {!day && !failure && (!reply || reply.ok) && <p className="soft pt-2">Following the circuit…</p>}
-      {day && <Shown {...{ day, beneath, sheet, title, onInstant }} request={question.request} />}
+      {day && (
+        <Shown
+          {...{ day, sheet, title, onInstant }}
+          beneath={of?.beneath ?? 'nothing'}
+          request={question.request}
+        />
+      )}
     </section>
   );
 }
@@ -185,7 +191,10 @@ function Shown({ day, beneath, sheet, title, request, onInstant }: ShownProps) {
         <strong>At {at === 0 ? '0 s' : formatQuantity(at, 's', 3)}.</strong> {said}
       </p>
       {seen.circuit.parts.some(({ kind }) => kind === 'speaker') && (
-        <ToneSection seen={seen} timing={timing} request={request} title={title} />
+        <ToneSection
+          key={JSON.stringify([timing[0]?.values, timing[0]?.wanted])}
+          {...{ seen, timing, request, title }}
+        />
       )}
       <ChipInside instant={instant} sheet={sheet} />
       <Happenings changes={changes} at={at} title={title} onAt={setWanted} />

@@ -112,6 +112,18 @@ describe('the working of a time', () => {
     expect(plain(reasonWords(chip!.reason))).toContain('under the rail');
   });
 
+  it('speaks of a supply that sags only where it does', () => {
+    const bench = { kind: 'bench', cells: 1, age: 'fresh', volts: 9 } as const;
+    const said = (params: object) => plain(reasonWords(day('blink', params).timing[0]!.reason));
+    expect(said({})).toMatch(/empties to 21\.3 mV, .* the supply sags by 1\d\.\d mV/u);
+    expect(said({ supply: bench })).not.toContain('sags');
+    const shot = day('one-shot', { seconds: 5 }).timing[0]!.reason;
+    if (shot.why !== 'discharge-ohms') throw new Error(shot.why);
+    // 0.02 V behind 12 Ω, while the timing resistor still feeds it.
+    expect(shot.volts).toBeGreaterThan(0.02);
+    expect(shot.volts).toBeLessThan(0.03);
+  });
+
   it('names every pair of the drawer with what is to be said of it', () => {
     const [chip] = day('blink').timing;
     const [taken, ...others] = chip!.options;
