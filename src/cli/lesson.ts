@@ -3,8 +3,10 @@ import {
   circuitFile,
   DEFAULT_STYLE,
   idsOf,
+  isSource,
   PATTERN_IDS,
   patternOf,
+  sourceOf,
   tapesOf,
   thingsOf,
   UNITS,
@@ -77,9 +79,7 @@ function lessonJson(sheet: Sheet) {
 }
 
 function planJson({ plan, circuit }: Sheet) {
-  const supply = plan.placements.find(({ part }) =>
-    circuit.parts.some(({ id, kind }) => id === part && kind === 'supply'),
-  );
+  const supply = plan.placements.find(({ part }) => isSource(circuit, part));
   const things = new Map(thingsOf(circuit).map((thing) => [thing.id, thing]));
   const pieces = plan.placements.filter((p) => p.kind === 'part' && p !== supply);
   const wires = plan.placements.filter(({ kind }) => kind === 'jumper');
@@ -120,7 +120,8 @@ function pointJson(point: Checkpoint) {
 }
 
 function suppliesOf({ circuit }: Sheet): string[] {
-  return circuit.parts.filter(({ kind }) => kind === 'supply').map(({ id }) => id);
+  const source = sourceOf(circuit);
+  return source ? [source.id] : [];
 }
 
 /** The supply stands beside the board for every test with power, so that what stands is the ids up to a step. */

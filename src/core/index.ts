@@ -50,9 +50,13 @@ export { BARE_SHELF, valuesOf, type Shelf, type ValueSource } from './catalogue/
 export {
   AGES,
   SUPPLIES,
+  SOURCE_KINDS,
   SUPPLY_KINDS,
   supplyFigures,
   type Age,
+  type Pulses,
+  type SourceChoice,
+  type SourceKind,
   type SupplyChoice,
   type SupplyKind,
 } from './catalogue/supplies';
@@ -187,8 +191,11 @@ export { PATTERN_IDS, patternOf, PATTERNS, type PatternId } from './patterns/ind
 export type { Goal } from './patterns/goal';
 export type { AgeRow, LampFigure, Life, LessonSums, StringSum } from './patterns/steady/figures';
 export type { ChipTimes, Helper, TimingOption, TimingReason, TimingValues } from './patterns/timed/figures';
+export { isSource, sourceOf } from './circuit/source';
+export { BOOSTED } from './patterns/pulsed/pulsed';
+export type { PulseSums } from './patterns/pulsed/pulses';
 export { pitchWith } from './patterns/timed/pitch';
-export { FLASHES_QUIET } from './patterns/timed/finish';
+export { FLASHES_QUIET } from './patterns/timed/flashes';
 export type { LampSorts } from './patterns/steady/parts';
 export type { Way } from './patterns/steady/way';
 export type { WayChoice } from './patterns/strings/strings';
@@ -241,7 +248,7 @@ export {
 export { asItStands, type Standing, type StandingReading } from './sheet/asItStands';
 export type { SheetRequest } from './sheet/request';
 export { cheatSheet, type CheatCell, type CheatSheet } from './sheet/cheatSheet';
-export { BENEATHS, dayOf, type Beneath, type Day } from './sheet/day';
+export { BENEATHS, beneathsFor, dayOf, type Beneath, type Day } from './sheet/day';
 export { toWav } from './formats/wav/wav';
 export { makeSheet, workOut, type Sheet } from './sheet/sheet';
 // formats

@@ -117,4 +117,20 @@ export const TIMER_LESSONS: readonly LessonContent[] = [
       build: on('full'),
     },
   ),
+  lesson(
+    'Solar buoy',
+    {
+      aim: 'Read the meter across a lit lamp, find fewer volts than it needs, and say what the meter does not show.',
+      story:
+        'By day the sun fills one small cell; by night a booster makes short, higher pulses of it for the lamp.',
+      notes: 'Ask for the volts of a white lamp before anybody measures.',
+      ageGroup: '13 and up',
+      level: 'full working',
+    },
+    {
+      pattern: 'pulsed',
+      params: { lamp: 'white', amps: 0.004, volts: 5, hertz: 1000, duty: 0.4, ohms: 10, cell: 'aa-nimh' },
+      build: on('half'),
+    },
+  ),
 ];

@@ -6,6 +6,7 @@ import {
   boardOf,
   formatOhms,
   formatQuantity,
+  isSource,
   holeOf,
   makeSheet,
   partOf,
@@ -167,7 +168,8 @@ describe.each(LESSONS.map((lesson) => [lesson.title, lesson] as const))(
         return;
       }
       const passed = new Set(currentPaths(sheet.circuit).flat());
-      for (const { id, kind } of sheet.circuit.parts) if (kind !== 'supply') expect(passed).toContain(id);
+      for (const { id } of sheet.circuit.parts)
+        if (!isSource(sheet.circuit, id)) expect(passed).toContain(id);
       expect(talk.path).toContain('out of plus');
     });
 
@@ -176,6 +178,12 @@ describe.each(LESSONS.map((lesson) => [lesson.title, lesson] as const))(
         for (const { ideal, solved } of sheet.sums.timing)
           for (const { high } of [ideal, solved])
             expect(plain(talk.sum)).toContain(plain(formatQuantity(high, 's', 3)));
+        return;
+      }
+      if (sheet.sums.pulses) {
+        const { lampVolts, amps } = sheet.sums.pulses;
+        for (const figure of [formatQuantity(lampVolts.mean, 'V', 3), formatQuantity(amps.mean, 'A', 3)])
+          expect(plain(talk.sum)).toContain(plain(figure));
         return;
       }
       const total = /= ([\d.]+) V/u.exec(plain(talk.sum))![1]!;

@@ -188,7 +188,8 @@ export function readingWords({ part, measure, low, high }: GateReading): string 
     const ten = (hertz: number) => formatQuantity(10 / hertz, 's', 2);
     return `Ten flashes of ${part} take ${ten(high)} to ${ten(low)}.`;
   }
-  return `Across ${part} the meter reads ${formatQuantity(low, 'V', 3)} to ${formatQuantity(high, 'V', 3)}.`;
+  const mean = measure === 'meanVolts' ? ', the mean of its pulses' : '';
+  return `Across ${part} the meter reads ${formatQuantity(low, 'V', 3)} to ${formatQuantity(high, 'V', 3)}${mean}.`;
 }
 
 /** From hole to hole, or all of them where a thing has more than two legs. */

@@ -14,7 +14,10 @@ export function instantWords(now: Instant, timing: readonly ChipTimes[]): string
       now.chips.length > 1,
     ),
   );
-  return [...chips, lampWords(now)].filter(Boolean).join(' ');
+  const source = now.source
+    ? `${now.source.part} ${now.source.volts > 0.1 ? `gives ${V(now.source.volts)}` : 'pauses'}.`
+    : '';
+  return [source, ...chips, lampWords(now)].filter(Boolean).join(' ');
 }
 
 function chipWords(chip: ChipNow, times: ChipTimes | undefined, several: boolean): string {

@@ -13,6 +13,7 @@ import {
 } from '@/core';
 import { lampName, looksWords, ownName } from './names';
 import type { SumBlock, SumLine } from './sumLines';
+import { pulseLines } from './pulses';
 import { timingLines } from './timing';
 import { knobWords } from './points';
 import { listWords } from './stepWords';
@@ -30,6 +31,7 @@ const A = (amps: number) => formatQuantity(amps, 'A');
 export function sumsAt(level: Exclude<Level, 'full working'>, sheet: Sheet): SumBlock[] {
   return [
     ...timingSums(level, sheet),
+    ...pulseBlocks(level, sheet),
     ...ownSums(sheet).map((sum) => ({
       title: `${listWords(sum.alike)}: ${formatOhms(sum.chosen)}`,
       lines: level === 'card' ? cardLines(sum) : [bandLine(sum.chosen)],
@@ -52,6 +54,12 @@ function timingSums(level: Exclude<Level, 'full working'>, { sums }: Sheet): Sum
       ],
     };
   });
+}
+
+/** Peak and mean on a card; without mathematics there is nothing to say of them. */
+function pulseBlocks(level: Exclude<Level, 'full working'>, { sums }: Sheet): SumBlock[] {
+  if (level !== 'card' || !sums.pulses) return [];
+  return [{ title: 'Peak and mean', lines: pulseLines(sums.pulses) }];
 }
 
 /** What comes out of it: which lamps light and how, and at every level but the first their current. */

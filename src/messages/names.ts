@@ -7,11 +7,13 @@ import type {
   Plan,
   PolarityCue,
   StockSpec,
-  SupplyChoice,
+  Pulses,
+  SourceChoice,
+  SourceKind,
   SupplyKind,
   ThingKind,
 } from '@/core';
-import { formatOhms, formatQuantity, partOf, SUPPLIES, thingOf } from '@/core';
+import { formatOhms, formatPercent, formatQuantity, partOf, SUPPLIES, thingOf } from '@/core';
 import { capital } from './grammar';
 
 export { capital };
@@ -34,7 +36,7 @@ const THING_NAMES: Readonly<Record<ThingKind, string>> = {
   wire: 'jumper',
   speaker: 'speaker',
   pin: 'controller pin',
-  signal: 'signal',
+  signal: 'signal source',
 };
 
 /** `the lamp D1`; where nobody knows what it is, its name alone. */
@@ -124,7 +126,7 @@ export function lampName(type: string): string {
   return LAMP_NAMES[type as LampType] ?? type;
 }
 
-export const SUPPLY_NAMES: Readonly<Record<SupplyKind, { one: string; many: string }>> = {
+export const SUPPLY_NAMES: Readonly<Record<SourceKind, { one: string; many: string }>> = {
   'aa-alkaline': { one: 'AA cell', many: 'AA cells' },
   'aaa-alkaline': { one: 'AAA cell', many: 'AAA cells' },
   'aa-nimh': { one: 'rechargeable AA cell', many: 'rechargeable AA cells' },
@@ -135,15 +137,21 @@ export const SUPPLY_NAMES: Readonly<Record<SupplyKind, { one: string; many: stri
   'rail-3v3': { one: 'controller’s 3.3 V rail', many: 'controller’s 3.3 V rails' },
   'lead-acid-12v': { one: '12 V lead-acid battery', many: '12 V lead-acid batteries' },
   bench: { one: 'bench supply', many: 'bench supplies' },
+  booster: { one: 'booster', many: 'boosters' },
 };
 
-export function supplyName(choice: SupplyChoice): string {
+export function supplyName(choice: SourceChoice): string {
   const names = SUPPLY_NAMES[choice.kind];
+  if (choice.pulses) return boosterName(choice, choice.pulses);
   if (choice.kind === 'bench') return `bench supply at ${formatQuantity(choice.volts ?? 5, 'V')}`;
   const cells = SUPPLIES[choice.kind].cellsMost > 1 ? choice.cells : 1;
   const name = cells === 1 ? `one ${names.one}` : `${cells} ${names.many}`;
   if (choice.measured) return `${name}, measured ${formatQuantity(choice.measured.volts, 'V')}`;
   return SUPPLIES[choice.kind].style === 'cell' ? `${name}, ${choice.age}` : name;
+}
+
+function boosterName({ volts }: SourceChoice, { hertz, duty }: Pulses): string {
+  return `booster, pulses of ${formatQuantity(volts ?? 5, 'V')} for ${formatPercent(duty)} of the time, ${formatQuantity(hertz, 'Hz')}`;
 }
 
 export const AGE_NAMES: Readonly<Record<Age, string>> = {
@@ -192,10 +200,11 @@ const HELD_BY: Readonly<Partial<Record<SupplyKind, string>>> = {
   'block-9v': 'clip with leads for a 9 V block',
   'coin-20mm': 'closed holder with leads for a coin cell',
 };
-const LED_BY: Readonly<Partial<Record<SupplyKind, string>>> = {
+const LED_BY: Readonly<Partial<Record<SourceKind, string>>> = {
   usb: 'USB lead with bare ends',
   bench: 'bench supply',
   'lead-acid-12v': '12 V lead-acid battery',
+  booster: 'booster with leads, from a cell to pulses',
 };
 
 type StockWords = { readonly [K in StockSpec['kind']]: (spec: Extract<StockSpec, { kind: K }>) => string };

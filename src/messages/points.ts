@@ -4,16 +4,20 @@ import { legName } from './names';
 /** What a checkpoint is called by. */
 export type NamedPoint = Pick<Checkpoint, 'part' | 'kind' | 'measure'>;
 
+/** What a circuit is fed from. */
+const FED_BY: ReadonlySet<ThingKind> = new Set(['supply', 'signal']);
+
 /** A checkpoint as a column's head and in a sentence. */
 export function pointName({ part, kind, measure }: NamedPoint): string {
   switch (measure) {
     case 'volts':
     case 'meanVolts':
       if (kind === 'timer') return `output of ${part}`;
+      if (kind === 'signal') return `mean of ${part}`;
       return kind === 'supply' ? 'pack under load' : `across ${part}`;
     case 'amps':
     case 'meanAmps':
-      return kind === 'supply' ? 'current' : `current of ${part}`;
+      return FED_BY.has(kind) ? 'current' : `current of ${part}`;
     case 'hertz':
       return kind === 'speaker' ? `pitch of ${part}` : `flashes of ${part}`;
     case 'seconds':
@@ -40,11 +44,11 @@ function placeWords(point: Checkpoint): string {
   switch (point.measure) {
     case 'volts':
     case 'meanVolts':
-      return `${probed(point.part, point.kind, point.from.pin, point.to.pin)}${point.measure === 'meanVolts' && point.kind !== 'supply' ? '; the mean while it comes and goes' : ''}`;
+      return `${probed(point.part, point.kind, point.from.pin, point.to.pin)}${point.measure === 'meanVolts' && !FED_BY.has(point.kind) ? '; the mean while it comes and goes' : ''}`;
     case 'amps':
     case 'meanAmps':
       // Not every supply has leads: a coin cell lies between its tapes, a port has a plug.
-      if (point.kind === 'supply')
+      if (FED_BY.has(point.kind))
         return `open the loop at the plus of ${point.gap.part} and put the meter into the gap`;
       return `lift the ${legName(point.kind, point.gap.pin)} of ${point.gap.part} and put the meter between it and its hole`;
     case 'hertz':
@@ -61,6 +65,7 @@ function placeWords(point: Checkpoint): string {
 /** Legs that are told apart say which probe goes where; others may be touched either way. */
 function probed(part: string, kind: ThingKind, from: string, to: string): string {
   if (kind === 'resistor') return `one probe on each leg of ${part}`;
+  if (kind === 'signal') return `from plus to minus of ${part}, with everything on: the mean of its pulses`;
   if (kind === 'supply') return 'from plus to minus of the supply, with everything on';
   return `red probe on the ${legName(kind, from)} of ${part}, black on the ${legName(kind, to)}`;
 }

@@ -259,7 +259,7 @@ function resistorWords(step: { part: string }, holes: string, sheet: Sheet): Ste
     why:
       amps === undefined
         ? (own ?? 'It limits the current.')
-        : `It keeps ${guarded.length === 1 ? 'the lamp' : listed(guarded.map(({ part: id }) => id))} at ${formatQuantity(amps, 'A')}.`,
+        : `It keeps ${guarded.length === 1 ? 'the lamp' : listed(guarded.map(({ part: id }) => id))} at ${formatQuantity(amps, 'A')}${sheet.sums.pulses ? ' on average' : ''}.`,
   };
 }
 
@@ -301,5 +301,6 @@ function commonOf(part: string, sheet: Sheet): 'cathode' | 'anode' {
 function leadOf({ supply }: Sheet): string {
   const { style } = SUPPLIES[supply.kind];
   if (style === 'port') return 'the port';
+  if (style === 'pulsed') return 'the booster';
   return style === 'bench' ? 'the bench supply' : 'the battery';
 }

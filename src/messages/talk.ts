@@ -3,11 +3,13 @@ import {
   buildType,
   currentPaths,
   formatQuantity,
+  isSource,
   reportOf,
   type ChipTimes,
   type Kind,
   type Sheet,
 } from '@/core';
+import { pulsePredictions, pulseTalk } from './pulses';
 import { PATTERN_WORDS } from './patterns';
 import { listWords } from './stepWords';
 
@@ -33,15 +35,27 @@ export function talkFor(sheet: Sheet): Talk {
     homework,
     predict: predictions(sheet),
     path: sheet.sums.timing ? chargeWords(sheet.sums.timing) : pathWords(sheet),
-    sum: sheet.sums.timing ? timeWords(sheet.sums.timing) : sumWords(sheet),
-    parts: [...new Set(sheet.circuit.parts.map(({ kind }) => WHY[kind]))],
+    sum: sumTalk(sheet),
+    parts: [...new Set(sheet.circuit.parts.map(({ id, kind }) => whyWords(sheet, id, kind)))],
     tools: TOOLS[buildType(boardOf(sheet.plan))],
   };
+}
+
+function sumTalk(sheet: Sheet): string {
+  const { timing, pulses } = sheet.sums;
+  if (timing) return timeWords(timing);
+  return pulses ? pulseTalk(pulses) : sumWords(sheet);
+}
+
+function whyWords({ circuit }: Sheet, id: string, kind: Kind): string {
+  if (kind !== 'signal' || !isSource(circuit, id)) return WHY[kind];
+  return 'The booster gathers what a cell gives and pushes it out in short strokes, higher than the cell itself could.';
 }
 
 function predictions(sheet: Sheet): string[] {
   const { lamps, amps } = sheet.sums.design;
   const [first] = lamps;
+  if (sheet.sums.pulses) return pulsePredictions(sheet.sums.pulses);
   if (sheet.sums.timing) return timedPredictions(sheet.sums.timing, lamps.length > 0);
   const several = lamps.length > 1;
   return [

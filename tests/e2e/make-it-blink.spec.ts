@@ -90,3 +90,27 @@ test('flashes counted at a bench are judged, and a wrong capacitor is named', as
     spaced('C1 is 47'),
   );
 });
+
+test('a lamp on pulses: the meter’s mean beside the peak, and why it lights', async ({ page }) => {
+  await startLesson(page, 'Night buoy', 'On pulses');
+  await page.getByLabel('Peak of the pulses').fill('9');
+  await page.getByLabel('Peak of the pulses').press('Tab');
+  await page.getByLabel('Share of the time').fill('25 %');
+  await page.getByLabel('Share of the time').press('Tab');
+  await openStage(page, 'Sums');
+  const figure = async (row: RegExp) =>
+    Number(/[\d.]+/u.exec(await plainText(page.getByRole('row', { name: row }).locator('td').last()))![0]);
+  await expect(page.getByRole('row', { name: /^a pulse lasts/u })).toContainText(spaced('25 %'));
+  await expect(page.getByText(/^Steady .* would leave D1 dark/u)).toBeVisible();
+  const [mean, peak] = [await figure(/^its mean/u), await figure(/^D1 while it lasts/u)];
+  expect(Math.abs(mean / (0.25 * peak) - 1)).toBeLessThan(0.01);
+  await openStage(page, 'Its day');
+  await expect(page.locator('.instant-words')).toContainText('D1 is lit');
+  await page.getByLabel('Another setting beneath').selectOption('its mean');
+  await expect(page.getByText('Dashed: its mean, all the time.')).toBeVisible();
+
+  await page.getByLabel('Share of the time').fill('2 %');
+  await page.getByLabel('Share of the time').press('Tab');
+  await expect(alertSaying(page, 'more than this lamp stands')).toBeVisible();
+  await expect(page.getByLabel('Share of the time')).toHaveValue(spaced('2 %'));
+});

@@ -102,5 +102,14 @@ export const WISHES: { readonly [Id in PatternId]: fc.Arbitrary<ParamsOf<Id>> } 
       seconds: fc.tuple(seconds(1, 3), seconds(1, 3), seconds(1, 3)),
     }),
   ),
+  pulsed: fc.record({
+    lamp,
+    amps: fc.double({ min: 1e-3, max: 8e-3, noNaN: true }),
+    volts: fc.double({ min: 3, max: 12, noNaN: true }),
+    hertz: fc.double({ min: 0.5, max: 2e5, noNaN: true }),
+    duty: fc.double({ min: 0.1, max: 0.9, noNaN: true }),
+    ohms: fc.double({ min: 0, max: 50, noNaN: true }),
+    cell: fc.constantFrom('aa-nimh', 'aa-alkaline', 'aaa-alkaline') as fc.Arbitrary<'aa-nimh'>,
+  }),
   tone: also(fc.record({ hertz: fc.double({ min: 100, max: 2000, noNaN: true }) })),
 };

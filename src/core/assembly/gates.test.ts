@@ -6,6 +6,7 @@ import type { BoardChoice } from '../board/boards';
 import { brightnessAt } from '../catalogue/brightness';
 import { readBack } from '../board/readBack';
 import { isKind, type Circuit } from '../circuit/circuit';
+import { isSource, sourceOf } from '../circuit/source';
 import { PATTERN_IDS } from '../patterns/index';
 import type { PatternChoice } from '../sheet/choice';
 import { makeSheet, type Sheet } from '../sheet/sheet';
@@ -35,8 +36,7 @@ function sheetFor(choice: PatternChoice): Sheet | undefined {
 
 /** The circuit that the pieces named so far make, buttons and knobs where the gate says that they are held. */
 function standing({ plan, circuit }: Sheet, there: ReadonlySet<string>, { held }: Gate): Circuit {
-  const supplies = circuit.parts.filter(({ kind }) => kind === 'supply').map(({ id }) => id);
-  const placements = plan.placements.filter(({ part }) => there.has(part) || supplies.includes(part));
+  const placements = plan.placements.filter(({ part }) => there.has(part) || isSource(circuit, part));
   const built = readBack({ ...plan, placements }, circuit);
   return {
     ...built,
@@ -53,6 +53,8 @@ function standing({ plan, circuit }: Sheet, there: ReadonlySet<string>, { held }
 /** What is false at a gate, in words; nothing where it holds. */
 function broken(sheet: Sheet, there: ReadonlySet<string>, gate: Gate): string[] {
   const built = standing(sheet, there, gate);
+  const source = sourceOf(built);
+  if (source?.kind === 'signal') return brokenOnPulses(built, source.params, gate);
   const now = solve(tied(built));
   if (!now.ok && now.findings[0]?.code !== 'oscillates') return ['does not settle'];
   const lamps = built.parts.filter((part) => isKind(part, 'led'));
@@ -72,6 +74,29 @@ function broken(sheet: Sheet, there: ReadonlySet<string>, gate: Gate): string[] 
     return measure !== 'volts' || within ? [] : [`${part} reads ${volts} V, not ${low} to ${high}`];
   });
   return [...seen, ...read];
+}
+
+/** On pulses a lamp counts by its mean, or where each flash is seen by the peak: the run is made by itself here. */
+function brokenOnPulses(whole: Circuit, { hertz, duty }: { hertz: number; duty: number }, gate: Gate) {
+  const circuit = withoutWires(tied(whole));
+  const gone = run(circuit, { seconds: 4 / hertz, samples: 'steps' });
+  if (!gone.ok) return ['cannot be followed'];
+  const { means, nodeMeans } = gone.value;
+  const shown = (id: string) => (hertz < 50 ? (means[id] ?? 0) / duty : (means[id] ?? 0));
+  const read = gate.readings.flatMap(({ part, measure, low, high }) => {
+    const [a, b] = Object.values(circuit.parts.find(({ id }) => id === part)!.pins);
+    const volts = Math.abs((nodeMeans[a!] ?? 0) - (nodeMeans[b!] ?? 0));
+    const within = volts >= 0.95 * low && volts <= 1.05 * high;
+    return measure !== 'meanVolts' || within ? [] : [`${part} reads ${volts} V, not ${low} to ${high}`];
+  });
+  const lamps = circuit.parts.filter((part) => isKind(part, 'led'));
+  return [
+    ...lamps.flatMap(({ id, params }) => [
+      ...falseLight(gate, id, shown(id)),
+      ...falseLook(gate, id, shown(id), params.maxAmps),
+    ]),
+    ...read,
+  ];
 }
 
 function falseLight({ lit, may }: Gate, lamp: string, amps: number): string[] {

@@ -2,6 +2,7 @@ import { readBack, soFar } from '../board/readBack';
 import type { Plan } from '../board/plan';
 import { brightnessAt } from '../catalogue/brightness';
 import { isKind, partOf, type Circuit, type PartOf } from '../circuit/circuit';
+import { sourceOf } from '../circuit/source';
 import { withoutWires } from '../circuit/wires';
 import { quantile } from '../numerics/quantile';
 import type { Held, Probed } from '../observe/checkpoint';
@@ -56,7 +57,7 @@ export function gateAt(
   const seen = observe(withHeld(built, held));
   if (!seen.ok) return { ...NO_POWER, power: true, held };
   const added = before && addedAmps(ground, built, before, held);
-  const own = seen.value.kind === 'moving' ? rateReading(seen.value) : resistorReading(seen.value, newest);
+  const own = ownReadings(seen.value, newest);
   const readings = [...own, ...(added ? [added] : [])];
   const lamps = litIn(seen.value);
   const shown = lampsSeen(seen.value).filter(({ part }) => lamps.lit.includes(part));
@@ -64,7 +65,7 @@ export function gateAt(
     power: true,
     ...lamps,
     looks: Object.fromEntries(
-      shown.map(({ part, peak }) => [part, brightnessAt(peak, maxAmpsOf(built, part))]),
+      shown.map(({ part, glow }) => [part, brightnessAt(glow, maxAmpsOf(built, part))]),
     ),
     blinks: Object.fromEntries(
       shown.flatMap(({ part, hertz }) => (hertz === undefined ? [] : [[part, hertz]])),
@@ -74,6 +75,14 @@ export function gateAt(
     held,
     readings,
   };
+}
+
+/** How often something comes on, where that is seen; else the volts of the newest resistor, of pulses their mean. */
+function ownReadings(seen: Observation, newest: readonly string[]): GateReading[] {
+  if (seen.kind === 'still') return resistorReading(seen, newest, 'volts');
+  const timed = seen.circuit.parts.some((part) => isKind(part, 'timer'));
+  const rates = rateReading(seen);
+  return timed || rates.length > 0 ? rates : resistorReading(seen, newest, 'meanVolts');
 }
 
 function maxAmpsOf(circuit: Circuit, id: string): number {
@@ -107,8 +116,8 @@ function swingsOf(seen: Observation, newest: readonly string[]): Gate['swings'] 
 
 /** The circuit that the pieces on the board make by then; the supply is put to it for the test. */
 function builtSoFar({ plan, circuit }: GateGround, there: ReadonlySet<string>): Circuit {
-  const supplies = circuit.parts.filter((part) => isKind(part, 'supply')).map(({ id }) => id);
-  return withoutWires(readBack(soFar(plan, new Set([...there, ...supplies])), circuit));
+  const source = sourceOf(circuit)?.id ?? '';
+  return withoutWires(readBack(soFar(plan, new Set([...there, source])), circuit));
 }
 
 /** Only what is on the board by now can be held; buttons are always pressed for a test. */
@@ -123,7 +132,11 @@ function heldBy(built: Circuit, wished: Held): Held {
 }
 
 /** The volts across the newest resistor that carries anything, from its more positive end. */
-function resistorReading(seen: Observation, newest: readonly string[]): GateReading[] {
+function resistorReading(
+  seen: Observation,
+  newest: readonly string[],
+  measure: 'volts' | 'meanVolts',
+): GateReading[] {
   const part = seen.circuit.parts.find(
     (one): one is PartOf<'resistor'> =>
       isKind(one, 'resistor') &&
@@ -136,15 +149,13 @@ function resistorReading(seen: Observation, newest: readonly string[]): GateRead
     id: part.id,
     part: part.id,
     kind: 'resistor',
-    measure: 'volts',
+    measure,
     from: { part: part.id, pin: from },
     to: { part: part.id, pin: to },
   };
   const [drawn] = drawPoints(seen.circuit, [point], () => 'right', [0], DRAWS);
   const typical = Math.abs(reportOf(seen, part.id).volts);
-  return drawn
-    ? [{ id: part.id, part: part.id, kind: 'resistor', measure: 'volts', typical, ...bandOf(drawn) }]
-    : [];
+  return drawn ? [{ id: part.id, part: part.id, kind: 'resistor', measure, typical, ...bandOf(drawn) }] : [];
 }
 
 /** How much more current is drawn than at the gate before, draw by draw with the same parts. */
@@ -154,7 +165,7 @@ function addedAmps(
   before: ReadonlySet<string>,
   held: Held,
 ): GateReading | undefined {
-  const supply = built.parts.find((part) => isKind(part, 'supply'));
+  const supply = sourceOf(built);
   if (!supply) return undefined;
   const draw = (circuit: Circuit) => {
     const checks = [{ id: 'amps', measure: 'amps', part: supply.id }] as const;
@@ -167,7 +178,7 @@ function addedAmps(
   if (!now || !then) return undefined;
   const added = now.map((amps, i) => then[i]! - amps);
   const typical = quantile(added.slice().sort(), 0.5);
-  return { id: 'added', part: supply.id, kind: 'supply', measure: 'amps', typical, ...bandOf(added) };
+  return { id: 'added', part: supply.id, kind: supply.kind, measure: 'amps', typical, ...bandOf(added) };
 }
 
 function bandOf(draws: Float64Array): { low: number; high: number } {

@@ -3,6 +3,7 @@ import { boardOf } from '../board/copper';
 import { holeOf } from '../board/geometry';
 import type { Placement, Plan } from '../board/plan';
 import { partOf, type Circuit } from '../circuit/circuit';
+import { isSource } from '../circuit/source';
 import { polarityOf, thingOf } from '../parts/thing';
 import { gateAt, NO_POWER, type GateGround } from './gates';
 import { blocksOf, wirePlaces, type Block } from './blocks';
@@ -63,7 +64,7 @@ export function lastGate(ground: GateGround): Step {
 
 /** The supply's leads, minus first and plus last of all. */
 export function supplySteps(plan: Plan, circuit: Circuit): Step[] {
-  const supply = plan.placements.find((p) => partOf(circuit, p.part)?.kind === 'supply');
+  const supply = plan.placements.find((p) => isSource(circuit, p.part));
   const thing = supply && thingOf(circuit, supply.part);
   if (!supply || !thing) return [];
   const cues = polarityOf(thing).pins;

@@ -24,7 +24,7 @@ export interface GateReading {
   readonly id: string;
   readonly part: string;
   readonly kind: ThingKind;
-  readonly measure: 'volts' | 'amps' | 'hertz';
+  readonly measure: 'volts' | 'meanVolts' | 'amps' | 'hertz';
   readonly typical: number;
   readonly low: number;
   readonly high: number;

@@ -2,7 +2,7 @@ import type { AsBuilt } from '../board/asBuilt';
 import { boardOf } from '../board/copper';
 import { holeOf } from '../board/geometry';
 import type { Plan } from '../board/plan';
-import { isKind } from '../circuit/circuit';
+import { sourceOf } from '../circuit/source';
 import { PACE } from './pace';
 import type { GateGround } from './gates';
 import { lastGate, lookStep, partStep } from './plugged';
@@ -74,7 +74,7 @@ export function tapedSteps(ground: GateGround, built: AsBuilt): Step[] {
       const length = Math.ceil(away / 5) * 5;
       return { id: part, action: 'lay-tape', tape: part, jumper: true, length, from, to, minutes: PACE.tape };
     });
-  const supply = circuit.parts.find((part) => isKind(part, 'supply'));
+  const supply = sourceOf(circuit);
   const cell: Step[] = supply
     ? [{ id: 'cell', action: 'fold-cell', part: supply.id, minutes: 2 * PACE.tape }]
     : [];

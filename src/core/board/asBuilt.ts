@@ -125,10 +125,11 @@ function lampFindings(
   if (now.volts < -0.3 && Math.abs(now.amps) < OPEN_AMPS) {
     return [finding('reversed', { part, volts: -now.volts }, 'warning')];
   }
-  const { peak: amps, hertz } = lamp;
+  const { peak, glow: amps, hertz } = lamp;
   const brightness = brightnessAt(amps, maxAmps);
   const share = amps / maxAmps;
-  if (share > 1.5) return [finding('will-fail', { part, amps, limit: maxAmps, share }, 'warning')];
+  const most = peak / maxAmps;
+  if (most > 1.5) return [finding('will-fail', { part, amps: peak, limit: maxAmps, share: most }, 'warning')];
   if (share > 1) return [finding('over-current', { part, amps, limit: maxAmps, share }, 'warning')];
   if (brightness === 'dark') return [waiting(part, seen) ?? finding('dark', { part, amps }, 'warning')];
   if (hertz !== undefined) return [finding('lamp-blinks', { part, amps, hertz, brightness }, 'note')];

@@ -1,4 +1,5 @@
 import { isKind, type Circuit, type Part } from '../circuit/circuit';
+import { sourceOf } from '../circuit/source';
 import { DEVICES } from '../devices/index';
 import { thingsOf } from '../parts/thing';
 import { copperOf } from './copper';
@@ -24,10 +25,9 @@ export function readBack(plan: Plan, wanted: Circuit): Circuit {
     }
     return body.parts.map((part) => standIn(part, placement, pinsOf(part, nets)));
   });
-  const source = parts.find((part) => isKind(part, 'supply'));
   return {
     title: wanted.title,
-    ground: source?.pins['minus'] ?? Object.values(parts[0]?.pins ?? {})[0] ?? '',
+    ground: sourceOf({ parts })?.pins['minus'] ?? Object.values(parts[0]?.pins ?? {})[0] ?? '',
     parts,
     checks: [],
   };

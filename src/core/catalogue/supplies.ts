@@ -1,5 +1,6 @@
-import type { AmpHours, Ohms, Volts } from '../quantities/units';
+import type { AmpHours, Hertz, Ohms, Volts } from '../quantities/units';
 
+/** What gives steady volts: a lesson may be fed from any of them. */
 export const SUPPLY_KINDS = [
   'aa-alkaline',
   'aaa-alkaline',
@@ -14,12 +15,16 @@ export const SUPPLY_KINDS = [
 ] as const;
 export type SupplyKind = (typeof SUPPLY_KINDS)[number];
 
+/** Everything that a circuit may be fed from: what gives steady volts, and what gives pulses. */
+export const SOURCE_KINDS = [...SUPPLY_KINDS, 'booster'] as const;
+export type SourceKind = (typeof SOURCE_KINDS)[number];
+
 export const AGES = ['fresh', 'nominal', 'tired'] as const;
 export type Age = (typeof AGES)[number];
 
 /** One cell (or port) as it ages. Cells in series add volts and ohms. */
 export interface SupplySource {
-  readonly kind: SupplyKind;
+  readonly kind: SourceKind;
   readonly volts: Readonly<Record<Age, Volts>>;
   readonly empty?: Volts;
   readonly ohms: Readonly<Record<Age, Ohms>>;
@@ -29,11 +34,11 @@ export interface SupplySource {
   readonly cellsMost: number;
   /** How far a supply at its stated age may lie from its volts. */
   readonly tolerance: number;
-  readonly style: 'cell' | 'port' | 'accumulator' | 'bench';
+  readonly style: 'cell' | 'port' | 'accumulator' | 'bench' | 'pulsed';
 }
 
 const source = (
-  kind: SupplyKind,
+  kind: SourceKind,
   style: SupplySource['style'],
   volts: readonly [number, number, number],
   ohms: readonly [number, number],
@@ -55,7 +60,7 @@ const LITHIUM = { nominal: 0.15, tired: 0.85 };
 const LEAD = { nominal: 0.55, tired: 0.75 };
 
 /** The supply table that ships with the product: fresh, nominal, tired volts; fresh and tired ohms. */
-export const SUPPLIES: Readonly<Record<SupplyKind, SupplySource>> = {
+export const SUPPLIES: Readonly<Record<SourceKind, SupplySource>> = {
   'aa-alkaline': source('aa-alkaline', 'cell', [1.6, 1.5, 1.2], [0.15, 0.5], {
     empty: 0.9,
     capacity: 2.4,
@@ -95,18 +100,34 @@ export const SUPPLIES: Readonly<Record<SupplyKind, SupplySource>> = {
     spentAt: LEAD,
   }),
   bench: source('bench', 'bench', [5, 5, 5], [0, 0], { tolerance: 0.02 }),
+  booster: source('booster', 'pulsed', [5, 5, 5], [0, 0], { tolerance: 0 }),
 };
 
-/** What a lesson says about its supply. `volts` and `limitAmps` are set on a bench supply only. */
-export interface SupplyChoice {
-  readonly kind: SupplyKind;
+/** Pulses of a booster: its volts for a share of every round, nothing for the rest. */
+export interface Pulses {
+  readonly hertz: Hertz;
+  /** Share of a round for which it is up. */
+  readonly duty: number;
+  readonly ohms: Ohms;
+  /** The one cell that is boosted. */
+  readonly cell: SupplyKind;
+}
+
+/** What a lesson is fed from. `volts` are set on a bench supply and a booster, `limitAmps` on a bench supply. */
+export interface SourceChoice {
+  readonly kind: SourceKind;
   readonly cells: number;
   readonly age: Age;
   readonly volts?: Volts;
   readonly limitAmps?: number;
+  /** Of a booster; its `volts` are the peak of its pulses. */
+  readonly pulses?: Pulses;
   /** Its own volts and ohms as measured today, in the place of the table's at its age. */
   readonly measured?: { readonly volts: Volts; readonly ohms: Ohms } | undefined;
 }
+
+/** A source of steady volts, as a lesson says it. */
+export type SupplyChoice = SourceChoice & { readonly kind: SupplyKind };
 
 export interface SupplyFigures {
   readonly volts: Volts;
@@ -116,15 +137,21 @@ export interface SupplyFigures {
   readonly limitAmps?: number;
 }
 
+/** Whether a source gives steady volts. */
+export function isSteady(choice: SourceChoice): choice is SupplyChoice {
+  return choice.kind !== 'booster';
+}
+
 /** Electromotive force, internal ohms and capacity of a supply as chosen, at an age. */
-export function supplyFigures(choice: SupplyChoice, age: Age = choice.age): SupplyFigures {
+export function supplyFigures(choice: SourceChoice, age: Age = choice.age): SupplyFigures {
   const row = SUPPLIES[choice.kind];
-  const perCell = row.style === 'bench' ? (choice.volts ?? row.volts[age]) : row.volts[age];
+  const set = row.style === 'bench' || row.style === 'pulsed' ? choice.volts : undefined;
+  const perCell = set ?? row.volts[age];
   const cells = row.cellsMost > 1 ? choice.cells : 1;
   const measured = age === choice.age ? choice.measured : undefined;
   return {
     volts: measured?.volts ?? perCell * cells,
-    ohms: measured?.ohms ?? row.ohms[age] * cells,
+    ohms: measured?.ohms ?? choice.pulses?.ohms ?? row.ohms[age] * cells,
     tolerance: row.tolerance,
     ...(row.capacity === undefined ? {} : { capacity: row.capacity }),
     ...(row.style === 'bench' && choice.limitAmps ? { limitAmps: choice.limitAmps } : {}),

@@ -1,4 +1,5 @@
-import { isKind, type Circuit } from '../circuit/circuit';
+import type { Circuit } from '../circuit/circuit';
+import { sourceOf } from '../circuit/source';
 import { chipDiagram } from './chips';
 import type { Diagram, Line, Symbol } from './shapes';
 import { seriesParallel, type Tree } from './tree';
@@ -24,7 +25,7 @@ interface Pen {
  * @returns undefined when the circuit is neither
  */
 export function diagramOf(circuit: Circuit): Diagram | undefined {
-  const supply = circuit.parts.find((part) => isKind(part, 'supply'));
+  const supply = sourceOf(circuit);
   const tree = seriesParallel(circuit);
   if (!tree) return chipDiagram(circuit);
   if (!supply) return undefined;

@@ -1,4 +1,5 @@
 import { isKind, type Circuit, type Part, type PartOf } from '../circuit/circuit';
+import { sourceOf, type Source } from '../circuit/source';
 
 /** Two-legged parts one under another in a column, with the nets between them from top to foot, or the other way. */
 export interface Stack {
@@ -9,7 +10,7 @@ export interface Stack {
 
 /** A circuit with chips, as what stands in columns. */
 export interface Columns {
-  readonly supply: PartOf<'supply'>;
+  readonly supply: Source;
   readonly plus: string;
   readonly minus: string;
   readonly chips: readonly PartOf<'timer'>[];
@@ -23,7 +24,7 @@ export interface Columns {
  * @returns undefined where there is no chip, or a part with more than two ends besides
  */
 export function columnsOf(circuit: Circuit): Columns | undefined {
-  const supply = circuit.parts.find((part) => isKind(part, 'supply'));
+  const supply = sourceOf(circuit);
   const chips = circuit.parts.filter((part) => isKind(part, 'timer'));
   if (!supply || chips.length === 0) return undefined;
   const [plus, minus] = [supply.pins['plus']!, supply.pins['minus']!];

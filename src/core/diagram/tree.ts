@@ -1,4 +1,5 @@
-import { isKind, type Circuit, type Part } from '../circuit/circuit';
+import type { Circuit, Part } from '../circuit/circuit';
+import { sourceOf } from '../circuit/source';
 
 /** A circuit between its supply's ends, as things in a row and side by side. */
 export type Tree =
@@ -17,7 +18,7 @@ export type Tree =
  * @returns the tree, or undefined when the circuit is no such graph
  */
 export function seriesParallel(circuit: Circuit): Tree | undefined {
-  const supply = circuit.parts.find((part) => isKind(part, 'supply'));
+  const supply = sourceOf(circuit);
   if (!supply) return undefined;
   const [plus, minus] = [supply.pins['plus']!, supply.pins['minus']!];
   const edges: Tree[] = [];

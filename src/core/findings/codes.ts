@@ -38,6 +38,8 @@ export interface FindingData {
   'chip-over-current': { part: string; amps: number; limit: number; way: 'out' | 'in' };
   'does-not-move': Record<string, never>;
   'timer-stuck': { part: string };
+  /** A lamp that would carry its wanted mean in pulses above what it stands; the share of the time, or the mean, that would do. */
+  'pulse-over-limit': { peak: number; limit: number; duty: number; amps: number };
   'flashes-fast': { hertz: number; lamps: string };
   'no-such-turn': { first: number; second: number; third: number; least: number };
   'no-battery': { part: string };

@@ -1,8 +1,9 @@
 import { BOARDS, buildType, choiceOf } from '../board/boards';
 import type { Plan } from '../board/plan';
-import { SUPPLIES, type SupplyChoice } from '../catalogue/supplies';
+import { isSteady, SUPPLIES, type SourceChoice } from '../catalogue/supplies';
 import type { LampType } from '../catalogue/lamps';
-import { isKind, type Circuit } from '../circuit/circuit';
+import type { Circuit } from '../circuit/circuit';
+import { isSource } from '../circuit/source';
 import { isGapped, type Checkpoint } from '../observe/checkpoint';
 import { traitsOf } from '../parts/index';
 import { isCommonCathode, thingsOf, type Thing } from '../parts/thing';
@@ -52,7 +53,7 @@ export interface Kit {
 export interface KitRequest {
   readonly circuit: Circuit;
   readonly plan: Plan;
-  readonly supply: SupplyChoice;
+  readonly supply: SourceChoice;
   readonly lamps: Readonly<Record<string, LampType>>;
   /** Further resistors that each student tries in turn. */
   readonly spareValues?: readonly number[];
@@ -103,7 +104,7 @@ function needs(request: KitRequest): Need[] {
   for (const thing of thingsOf(circuit)) {
     const spec = specOf(thing, lamps);
     if (spec !== 'elsewhere') add(spec, thing.id);
-    if (isKind(thing.parts[0]!, 'supply')) addSupply(supply, thing.id, build, add);
+    if (isSource(circuit, thing.id)) addSupply(supply, thing.id, build, add);
   }
   for (const placement of plan.placements) {
     if (placement.kind === 'jumper') add({ kind: WIRES[board.copper] }, placement.part);
@@ -140,8 +141,14 @@ function tapesOf(plan: Plan): number {
 }
 
 /** What the supply is made of: cells with what holds them, a lead, or what two at a bench share, with its fuse. */
-function addSupply(supply: SupplyChoice, part: string, build: ReturnType<typeof buildType>, add: Add): void {
+function addSupply(supply: SourceChoice, part: string, build: ReturnType<typeof buildType>, add: Add): void {
   const { style } = SUPPLIES[supply.kind];
+  if (!isSteady(supply)) {
+    add({ kind: 'supply', supply: supply.kind }, part);
+    if (!supply.pulses) return;
+    const { cell } = supply.pulses;
+    return addSupply({ kind: cell, cells: 1, age: supply.age }, part, build, add);
+  }
   const shared = style === 'bench' || style === 'accumulator';
   if (style !== 'cell') add({ kind: 'supply', supply: supply.kind }, part, 1, shared ? 'bench' : 'student');
   else add({ kind: 'cell', supply: supply.kind }, part, supply.cells);

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { BOARD_CHOICES } from '../board/boards';
-import { SUPPLY_KINDS } from '../catalogue/supplies';
+import { SOURCE_KINDS, SUPPLY_KINDS } from '../catalogue/supplies';
 import { partStockSchemas } from '../parts/stock';
 
 /** What a stock row is: enough to match it with what a kit needs. */
@@ -12,7 +12,7 @@ export const stockSpecSchema = z.discriminatedUnion('kind', [
     supply: z.enum(SUPPLY_KINDS),
     cells: z.number().int().min(1).max(10),
   }),
-  z.strictObject({ kind: z.literal('supply'), supply: z.enum(SUPPLY_KINDS) }),
+  z.strictObject({ kind: z.literal('supply'), supply: z.enum(SOURCE_KINDS) }),
   z.strictObject({ kind: z.literal('jumper') }),
   z.strictObject({ kind: z.literal('clip-lead') }),
   z.strictObject({ kind: z.literal('fuse') }),

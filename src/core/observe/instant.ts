@@ -1,4 +1,5 @@
 import { isKind, type Circuit, type PartOf } from '../circuit/circuit';
+import { sourceOf } from '../circuit/source';
 import { RESET_VOLTS } from '../catalogue/timers';
 import type { Amps, Seconds, Volts } from '../quantities/units';
 import { type Look, lookAt } from './looks';
@@ -46,6 +47,8 @@ export interface Instant {
   readonly time: Seconds;
   readonly chips: readonly ChipNow[];
   readonly lamps: readonly LampNow[];
+  /** What gives pulses, where something does. */
+  readonly source?: { readonly part: string; readonly volts: Volts };
 }
 
 /** What is so at an instant of a run, between its samples in a straight line. */
@@ -55,8 +58,13 @@ export function instantOf({ circuit, run }: Pick<Moving, 'circuit' | 'run'>, tim
   const volts = (net: string | undefined) => read(net === undefined ? undefined : run.nodes[net]);
   const chips = circuit.parts.flatMap((part) => (isKind(part, 'timer') ? [part] : []));
   const lamps = circuit.parts.flatMap((part) => (isKind(part, 'led') ? [part] : []));
+  const source = sourceOf(circuit);
+  const pulses = source?.kind === 'signal' ? source : undefined;
   return {
     time,
+    ...(pulses
+      ? { source: { part: pulses.id, volts: volts(pulses.pins['plus']) - volts(pulses.pins['minus']) } }
+      : {}),
     chips: chips.map((chip): ChipNow => {
       const output = chip.pins['output']!;
       const before = run.events.filter((event) => event.output === output && event.time <= time);

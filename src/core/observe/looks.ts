@@ -14,6 +14,8 @@ export interface LampSeen {
   readonly amps: Amps;
   /** The most that it carries at any instant. */
   readonly peak: Amps;
+  /** What its brightness goes by: the mean of what comes and goes too fast to be seen, else what it carries while it is lit. */
+  readonly glow: Amps;
   readonly brightness: Brightness;
   readonly look: Look;
   readonly hertz?: number;
@@ -36,11 +38,13 @@ export function lampsSeen(seen: Observation): LampSeen[] {
       const moved = seen.kind === 'moving' ? movement(seen, id) : undefined;
       const peak = moved?.peak ?? amps;
       const brightness = brightnessAt(amps, params.maxAmps);
+      const fused = moved !== undefined && moved.hertz >= FUSED_HERTZ;
       const blinks = moved !== undefined && moved.hertz > 0 && moved.hertz < FUSED_HERTZ;
       return {
         part: id,
         amps,
         peak,
+        glow: fused ? amps : peak,
         brightness,
         look: blinks ? 'blinking' : lookAt(amps, params.maxAmps),
         ...(blinks ? { hertz: moved.hertz } : {}),
@@ -100,8 +104,8 @@ function movement(seen: Moving, id: string): { hertz: number; litFor: number | u
 /** The lamps that are surely lit, and those that may be seen to glow or not. */
 export function litIn(seen: Observation): { lit: string[]; may: string[] } {
   const lamps = lampsSeen(seen);
-  const lit = lamps.filter(({ peak }) => peak >= LIT_AMPS);
-  const may = lamps.filter(({ peak }) => peak < LIT_AMPS && peak >= GLOW_AMPS / 2);
+  const lit = lamps.filter(({ glow }) => glow >= LIT_AMPS);
+  const may = lamps.filter(({ glow }) => glow < LIT_AMPS && glow >= GLOW_AMPS / 2);
   return { lit: lit.map(({ part }) => part), may: may.map(({ part }) => part) };
 }
 

@@ -1,4 +1,5 @@
 import { isKind, type Circuit, type Part } from '../circuit/circuit';
+import { sourceOf } from '../circuit/source';
 import { pressOf } from '../devices/switch';
 import { withoutWires } from '../circuit/wires';
 import { floatingNodes } from '../circuit/structure';
@@ -47,7 +48,7 @@ const FEW_ROUNDS = 12;
 /** Chips whose ground or supply pin is on no rail: hung between other parts, they starve as soon as they do something. */
 function offTheRails(circuit: Circuit): ReadonlySet<string> {
   const plain = withoutWires(circuit);
-  const supply = plain.parts.find((part) => isKind(part, 'supply'));
+  const supply = sourceOf(plain);
   const railed = (part: Part) =>
     part.pins['ground'] === supply?.pins['minus'] && part.pins['supply'] === supply?.pins['plus'];
   return new Set(plain.parts.filter((part) => isKind(part, 'timer') && !railed(part)).map(({ id }) => id));
@@ -82,9 +83,7 @@ const STRAY_FARADS = 2e-11;
 
 /** The circuit with the board's own few picofarads at every pin of a chip that is on no rail. */
 function withStrays(circuit: Circuit): Circuit {
-  const rails = new Set(
-    circuit.parts.filter((part) => isKind(part, 'supply')).flatMap(({ pins }) => Object.values(pins)),
-  );
+  const rails = new Set(Object.values(sourceOf(circuit)?.pins ?? {}));
   const nets = circuit.parts.flatMap((part) => (isKind(part, 'timer') ? Object.values(part.pins) : []));
   const strays = [...new Set(nets)]
     .filter((net) => !rails.has(net) && net !== circuit.ground)
@@ -132,6 +131,6 @@ export function reportOf(seen: Pick<Observation, 'parts'>, id: string): PartRepo
 
 /** Current that a build takes from its supply. */
 export function supplyAmps(seen: Observation): number {
-  const supply = seen.circuit.parts.find((part) => isKind(part, 'supply'));
+  const supply = sourceOf(seen.circuit);
   return supply ? Math.abs(reportOf(seen, supply.id).amps) : 0;
 }

@@ -1,4 +1,5 @@
 import type { Circuit, Part } from '../circuit/circuit';
+import { isSource } from '../circuit/source';
 import { line, NO_ROOM } from './footprint';
 import { at, exchanged, missingOrShorted, opened, type Mistake } from './mistake';
 import { beyond, pinAmps, STANDS } from './overload';
@@ -93,9 +94,15 @@ export const signal: PartTraits<'signal'> = {
   ...ELSEWHERE,
   kind: 'signal',
   letter: 'V',
+  polarity: () => ({ polarised: true, pins: { plus: 'red-wire', minus: 'black-wire' } }),
   overload: () => undefined,
   mistakes: (part, { circuit }) => [
-    missing(circuit, part),
-    { code: 'part-reversed', data: at(part), prior: 0.2, circuit: exchanged(circuit, part, 'plus', 'minus') },
+    isSource(circuit, part.id) ? { ...missing(circuit, part), code: 'supply-dead' } : missing(circuit, part),
+    {
+      code: isSource(circuit, part.id) ? 'supply-reversed' : 'part-reversed',
+      data: at(part),
+      prior: 0.2,
+      circuit: exchanged(circuit, part, 'plus', 'minus'),
+    },
   ],
 };

@@ -1,5 +1,5 @@
 import type { LampFigures, LampType } from '../catalogue/lamps';
-import type { SupplyChoice } from '../catalogue/supplies';
+import type { SourceChoice } from '../catalogue/supplies';
 import type { Circuit, PartOf } from '../circuit/circuit';
 import type { Kind } from '../devices/index';
 import type { Footprint, Room } from './footprint';
@@ -12,7 +12,7 @@ import type { PartStock } from './stock';
 /** What a kind's mistakes and store entry hang on besides the part itself. */
 export interface Surroundings {
   readonly circuit: Circuit;
-  readonly supply: SupplyChoice;
+  readonly supply: SourceChoice;
   /** Resistors that lie within reach of a wrong hand. */
   readonly drawer: readonly number[];
   /** The sort of each LED. */

@@ -9,6 +9,7 @@ import { hogging } from './hogging/hogging';
 import { lampCover } from './lampCover/lampCover';
 import { oneShot } from './oneShot/oneShot';
 import { panel } from './panel/panel';
+import { pulsed } from './pulsed/pulsed';
 import { rgb } from './rgb/rgb';
 import { single } from './single/single';
 import { strings } from './strings/strings';
@@ -34,6 +35,7 @@ export const PATTERNS = {
   alternate,
   chain,
   tone,
+  pulsed,
 } as const;
 export type PatternId = keyof typeof PATTERNS;
 export const PATTERN_IDS = Object.keys(PATTERNS) as PatternId[];

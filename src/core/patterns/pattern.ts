@@ -3,7 +3,7 @@ import type { BoardChoice } from '../board/boards';
 import type { Shelf } from '../catalogue/shelf';
 import type { Circuit } from '../circuit/circuit';
 import type { Finding, Outcome } from '../findings/finding';
-import type { SupplyChoice } from '../catalogue/supplies';
+import type { SourceChoice } from '../catalogue/supplies';
 import type { Checkpoint, Held } from '../observe/checkpoint';
 import type { Moving } from '../observe/observation';
 import type { Goal } from './goal';
@@ -15,7 +15,7 @@ import type { HouseStyle } from './style';
 /** What a pattern makes of the parameters: the circuit and everything that is said about it. */
 export interface Design {
   readonly circuit: Circuit;
-  readonly supply: SupplyChoice;
+  readonly supply: SourceChoice;
   /** The sort of each LED. */
   readonly sorts: LampSorts;
   readonly checkpoints: readonly Checkpoint[];

@@ -3,8 +3,8 @@ import type { Kind } from '../devices/index';
 import { isKind, type ThingKind } from '../circuit/circuit';
 import { lampsSeen } from '../observe/looks';
 import type { Observation } from '../observe/observation';
-import { FLASHES_MOST, FLASHES_QUIET } from '../patterns/timed/finish';
-import { SUPPLIES, type SupplyChoice } from '../catalogue/supplies';
+import { FLASHES_MOST, FLASHES_QUIET } from '../patterns/timed/flashes';
+import { SUPPLIES, type SourceChoice } from '../catalogue/supplies';
 import type { LampFigure } from '../patterns/steady/figures';
 
 export const CAUTION_CODES = [
@@ -52,7 +52,7 @@ export interface Caution {
 }
 
 interface Facts {
-  readonly supply: SupplyChoice;
+  readonly supply: SourceChoice;
   readonly lamps: readonly Pick<LampFigure, 'type' | 'amps'>[];
   readonly hottestWatts: number;
   readonly rating: number;
@@ -99,7 +99,11 @@ export function cautionsFor(facts: Facts): Caution[] {
     ...when(holds('speaker'), 'loud-tone', 'speaker'),
     ...when(supply.kind === 'block-9v', 'block-terminals', 'before-power'),
     ...when(style === 'accumulator', 'accumulator-fuse', 'before-power'),
-    ...when(style === 'cell' && supply.kind !== 'block-9v', 'cells-not-shorted', 'before-power'),
+    ...when(
+      (style === 'cell' || style === 'pulsed') && supply.kind !== 'block-9v',
+      'cells-not-shorted',
+      'before-power',
+    ),
     ...when(true, 'power-off-first', 'before-power'),
     ...when(true, 'hot-smell-stop', 'after-power'),
   ];

@@ -1,4 +1,4 @@
-import type { SupplyChoice } from '../catalogue/supplies';
+import type { SourceChoice } from '../catalogue/supplies';
 import { isKind, type Circuit } from '../circuit/circuit';
 import { accepted, finding, refused, type Outcome } from '../findings/finding';
 import type { Held } from '../observe/checkpoint';
@@ -7,17 +7,26 @@ import type { Moving } from '../observe/observation';
 import { observe } from '../observe/observe';
 import { atAge } from '../patterns/steady/parts';
 import type { ChipTimes } from '../patterns/timed/figures';
+import type { PulseSums } from '../patterns/pulsed/pulses';
 import type { SheetRequest } from './request';
 import { workOut } from './sheet';
 
 /** Another setting of the same build, to be laid beneath its day. */
-export const BENEATHS = ['nothing', 'other family', 'tired supply', 'fresh supply', 'no lamps'] as const;
+export const BENEATHS = [
+  'nothing',
+  'other family',
+  'tired supply',
+  'fresh supply',
+  'no lamps',
+  'its mean',
+] as const;
 export type Beneath = (typeof BENEATHS)[number];
 
 /** What a lesson's circuit does over time, and the same with one setting otherwise. */
 export interface Day {
   readonly seen: Moving;
   readonly timing: readonly ChipTimes[];
+  readonly pulses?: PulseSums;
   readonly other?: Moving;
 }
 
@@ -34,17 +43,17 @@ export function dayOf(
   if (!worked.ok) return worked;
   const { circuit, seen, sums, started, supply } = worked.value;
   if (!seen) return refused(finding('does-not-move', {}));
-  const timing = sums.timing ?? [];
-  if (beneath === 'nothing') return accepted({ seen, timing });
+  const { timing = [], pulses } = sums;
+  const day = { seen, timing, ...(pulses ? { pulses } : {}) };
+  if (beneath === 'nothing') return accepted(day);
   const other = observe(withHeld(otherwise(circuit, supply, beneath), started as Held | undefined));
   return accepted({
-    seen,
-    timing,
+    ...day,
     ...(other.ok && other.value.kind === 'moving' ? { other: other.value } : {}),
   });
 }
 
-function otherwise(circuit: Circuit, supply: SupplyChoice, beneath: Beneath): Circuit {
+function otherwise(circuit: Circuit, supply: SourceChoice, beneath: Beneath): Circuit {
   switch (beneath) {
     case 'nothing':
       return circuit;
@@ -57,6 +66,8 @@ function otherwise(circuit: Circuit, supply: SupplyChoice, beneath: Beneath): Ci
         ...circuit,
         parts: circuit.parts.filter((part) => !isKind(part, 'led') && !isKind(part, 'speaker')),
       };
+    case 'its mean':
+      return evened(circuit);
     case 'other family':
       return {
         ...circuit,
@@ -70,4 +81,34 @@ function otherwise(circuit: Circuit, supply: SupplyChoice, beneath: Beneath): Ci
         ),
       };
   }
+}
+
+/** The same with its pulses evened out: the mean of them, all the time. */
+function evened(circuit: Circuit): Circuit {
+  return {
+    ...circuit,
+    parts: circuit.parts.map((part) => {
+      if (!isKind(part, 'signal')) return part;
+      const { amplitude, offset, duty } = part.params;
+      return {
+        ...part,
+        params: { ...part.params, amplitude: 0, offset: offset + amplitude * (2 * duty - 1) },
+      };
+    }),
+  };
+}
+
+/** The settings that may be laid beneath the day of such a circuit. */
+export function beneathsFor({ parts }: Circuit): Beneath[] {
+  const chips = parts.some((part) => isKind(part, 'timer'));
+  const steady = parts.some((part) => isKind(part, 'supply'));
+  const fits: Readonly<Record<Beneath, boolean>> = {
+    nothing: true,
+    'other family': chips,
+    'tired supply': steady,
+    'fresh supply': steady,
+    'no lamps': true,
+    'its mean': !steady,
+  };
+  return BENEATHS.filter((beneath) => fits[beneath]);
 }

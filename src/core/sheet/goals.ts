@@ -1,5 +1,5 @@
 import type { LampType } from '../catalogue/lamps';
-import type { SupplyChoice } from '../catalogue/supplies';
+import type { SourceChoice } from '../catalogue/supplies';
 import type { Circuit } from '../circuit/circuit';
 import { patternOf, type PatternId } from '../patterns/index';
 import type { Goal } from '../patterns/goal';
@@ -28,7 +28,7 @@ export function goalsOf(pattern: PatternId, sums: LessonSums, asWanted: boolean)
 export function servesAs(
   pattern: PatternId,
   circuit: Circuit,
-  supply: SupplyChoice,
+  supply: SourceChoice,
   sorts: Readonly<Record<string, LampType>>,
 ): boolean {
   const sums = lessonSums({ circuit, supply, sorts, strings: [], ratingShare: 1, brief: true });

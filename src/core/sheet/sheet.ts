@@ -7,7 +7,7 @@ import { boardOf } from '../board/copper';
 import type { Method } from '../board/layout/attempts';
 import type { Quality } from '../board/layout/score';
 import type { Plan } from '../board/plan';
-import type { SupplyChoice } from '../catalogue/supplies';
+import type { SourceChoice } from '../catalogue/supplies';
 import { expectedReadings, type Expectation } from '../checking/expected';
 import { isKind, type Circuit } from '../circuit/circuit';
 import { accepted, type Finding, type Outcome } from '../findings/finding';
@@ -33,7 +33,7 @@ export interface Sheet {
   readonly pattern: PatternId;
   readonly build: Build;
   readonly circuit: Circuit;
-  readonly supply: SupplyChoice;
+  readonly supply: SourceChoice;
   /** The sort of each LED. */
   readonly sorts: LampSorts;
   readonly sums: LessonSums;

@@ -1,5 +1,5 @@
 import type { KeyboardEvent, Ref } from 'react';
-import { boardOf, type Circuit, type LampSorts, type Placement, type Plan, type SupplyChoice } from '@/core';
+import { boardOf, type Circuit, type LampSorts, type Placement, type Plan, type SourceChoice } from '@/core';
 import { holeName } from '@/messages/holes';
 import { capital } from '@/messages/grammar';
 import { kindIn, legName, thingName } from '@/messages/names';
@@ -14,7 +14,7 @@ export interface BoardDrawingProps {
   readonly plan: Plan;
   readonly circuit: Circuit;
   readonly sorts: LampSorts;
-  readonly supply: SupplyChoice;
+  readonly supply: SourceChoice;
   readonly title: string;
   /** Held upright, or turned a quarter so that row 1 lies at the left. */
   readonly orientation?: 'upright' | 'flat';

@@ -1,4 +1,4 @@
-import { boardOf, type Plan, type SupplyChoice } from '@/core';
+import { boardOf, type Plan, type SourceChoice } from '@/core';
 import { CardGround } from './CardGround';
 import type { Extent, View } from './geometry';
 import { PlugGround } from './PlugGround';
@@ -6,7 +6,7 @@ import { SolderGround } from './SolderGround';
 
 interface Props {
   readonly plan: Plan;
-  readonly supply: SupplyChoice;
+  readonly supply: SourceChoice;
   readonly extent: Extent;
   readonly view: View;
 }

@@ -142,6 +142,8 @@ function labelOf(part: Part, sorts: LampSorts): string[] {
       return [part.id, formatQuantity(part.params.vz, 'V')];
     case 'supply':
       return [part.id, formatQuantity(part.params.volts, 'V')];
+    case 'signal':
+      return [part.id, `${formatQuantity(part.params.offset + part.params.amplitude, 'V')}, pulses`];
     default:
       return [part.id];
   }

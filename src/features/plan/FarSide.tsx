@@ -1,11 +1,11 @@
 import type { Ref } from 'react';
-import { boardOf, type Plan, type SupplyChoice } from '@/core';
+import { boardOf, type Plan, type SourceChoice } from '@/core';
 import { CellFaces } from './CellFaces';
 import { CopperSide } from './CopperSide';
 
 interface Props {
   readonly plan: Plan;
-  readonly supply: SupplyChoice;
+  readonly supply: SourceChoice;
   readonly held: 'upright' | 'flat';
   readonly svgRef?: Ref<SVGSVGElement>;
 }
@@ -21,7 +21,7 @@ export function FarSide({ plan, supply, held, ...rest }: Props) {
 }
 
 /** What the other drawing of a build is of, from which side; a plug-in board has none. */
-export function farSideOf(plan: Plan, supply: SupplyChoice): string | undefined {
+export function farSideOf(plan: Plan, supply: SourceChoice): string | undefined {
   switch (boardOf(plan).copper) {
     case 'rows':
       return undefined;

@@ -1,5 +1,6 @@
 import {
   boardOf,
+  isSource,
   thingsOf,
   extraPart,
   type Circuit,
@@ -43,7 +44,7 @@ export function PlacedDrawing({ plan, placement, circuit, sorts, view }: Props) 
   }
   const ground = { plan, circuit, view };
   const short = brief || isCrowded(ground, placement, name.length + 6);
-  if (body?.kind === 'supply') return <Leads plan={plan} placement={placement} view={view} />;
+  if (body && isSource(circuit, body.id)) return <Leads plan={plan} placement={placement} view={view} />;
   if (body?.kind === 'rgb') return <ThreeColourDrawing ends={ends} name={name} view={view} />;
   const part = body ? body.parts[0] : extraPart(placement, placement.legs);
   if (part?.kind === 'resistor') {

@@ -21,14 +21,28 @@ export function SymbolDrawing({ part, x, top, foot, upright, resistors }: Props)
   return (
     <>
       <path d={`${lead(top, middle - half)} ${lead(middle + half, foot)}`} />
-      <g transform={`translate(${x} ${middle})${upright ? '' : ' scale(1 -1)'}`}>{shape(resistors)}</g>
-      {part.kind === 'supply' && (
+      <g transform={`translate(${x} ${middle})${upright ? '' : ' scale(1 -1)'}`}>
+        {isSquare(part) ? SQUARE : shape(resistors)}
+      </g>
+      {(part.kind === 'supply' || isSquare(part)) && (
         <text x={x - 16} y={middle - 8} stroke="none" fill="var(--ink)">
           +
         </text>
       )}
     </>
   );
+}
+
+/** A source of pulses shows them. */
+const SQUARE = (
+  <>
+    <circle r="12" fill="var(--sheet)" />
+    <path d="M-8 5 h4 v-10 h5 v10 h4 v-10 h3" />
+  </>
+);
+
+function isSquare(part: Part): boolean {
+  return part.kind === 'signal' && part.params.shape === 'square';
 }
 
 interface Symbol {

@@ -1,4 +1,4 @@
-import { choiceOf, formatOhms, formatQuantity, type ChipTimes, type Sheet } from '@/core';
+import { choiceOf, formatOhms, formatQuantity, type ChipTimes, type LessonSums, type Sheet } from '@/core';
 import { BOARD_SHORT } from '@/messages/names';
 import type { GivenSession } from './given';
 import { dayName } from '@/ui/dates';
@@ -63,7 +63,7 @@ export function StageMargin({ stage, sheet, sessions, trial, onStage }: Props) {
 
 /** Only what moves has a day. */
 function moves(sheet: Sheet | undefined): boolean {
-  return sheet?.sums.timing !== undefined;
+  return sheet?.sums.timing !== undefined || sheet?.sums.pulses !== undefined;
 }
 
 function counted(count: number, name: string): string {
@@ -87,12 +87,9 @@ function headline(stage: Stage, sheet: Sheet | undefined, sessions: readonly Giv
     case 'parts':
       return `${sheet.kit.lines.length} kinds`;
     case 'sums':
-      if (sheet.sums.timing) return sumsHeadline(sheet.sums.timing[0]!);
-      return sheet.sums.loop
-        ? `${formatOhms(sheet.sums.loop.chosen)} → ${formatQuantity(sheet.sums.design.amps, 'A')}`
-        : `${counted(sheet.sums.design.lamps.length, 'lamp')}, ${formatQuantity(sheet.sums.design.amps, 'A')}`;
+      return sumsHeadline(sheet.sums);
     case 'day':
-      return dayHeadline(sheet.sums.timing?.[0]);
+      return dayHeadline(sheet.sums);
     case 'plan':
       return `${BOARD_SHORT[choiceOf(sheet.plan.board)]}, ${counted(sheet.plan.placements.length - 1, 'piece')}`;
     case 'try':
@@ -110,13 +107,24 @@ function headline(stage: Stage, sheet: Sheet | undefined, sessions: readonly Giv
 
 const S = (seconds: number) => formatQuantity(seconds, 's', 2);
 
-function sumsHeadline({ solved, values, hertz }: ChipTimes): string {
+function sumsHeadline({ timing, pulses, loop, design }: LessonSums): string {
+  if (timing) return timeHeadline(timing[0]!);
+  if (pulses) {
+    const { peak, mean } = pulses.lampVolts;
+    return `${formatQuantity(peak, 'V', 2)}, meter ${formatQuantity(mean, 'V', 2)}`;
+  }
+  const amps = formatQuantity(design.amps, 'A');
+  return loop ? `${formatOhms(loop.chosen)} → ${amps}` : `${counted(design.lamps.length, 'lamp')}, ${amps}`;
+}
+
+function timeHeadline({ solved, values, hertz }: ChipTimes): string {
   if (hertz > 20) return `${formatOhms(values.r)} → ${formatQuantity(hertz, 'Hz')}`;
   return solved.low > 0 ? `${S(solved.high)} up, ${S(solved.low)} down` : `${S(solved.high)} up`;
 }
 
-function dayHeadline(chip: ChipTimes | undefined): string {
-  if (!chip) return '';
-  const { high, low } = chip.solved;
+function dayHeadline({ timing, pulses }: LessonSums): string {
+  if (pulses) return `once round ${formatQuantity(1 / pulses.hertz, 's', 3)}`;
+  if (!timing) return '';
+  const { high, low } = timing[0]!.solved;
   return low > 0 ? `${S(high + low)}, over and over` : `one press, ${S(high)}`;
 }

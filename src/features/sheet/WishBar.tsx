@@ -12,6 +12,7 @@ import {
   OneShotWish,
   ToneWish,
 } from './wish/timerLessons';
+import { PulsedWish } from './wish/pulsedLesson';
 import { useProblems } from './wish/problems';
 import type { WishProps } from './wish/wishProps';
 
@@ -38,6 +39,7 @@ const WISHES: { readonly [Id in PatternId]: (props: WishProps<ParamsOf<Id>>) => 
   alternate: AlternateWish,
   chain: ChainWish,
   tone: ToneWish,
+  pulsed: PulsedWish,
 };
 
 /** The lesson as a sentence whose underlined words are its inputs. */

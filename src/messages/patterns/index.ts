@@ -9,6 +9,7 @@ import { rgb } from './rgb';
 import { gauge } from './gauge';
 import { panel } from './panel';
 import { lampCover } from './lampCover';
+import { pulsed } from './pulsed';
 import { alternate, blink, blinkSimple, chain, oneShot, tone } from './timers';
 import type { PatternWords } from './words';
 
@@ -30,4 +31,5 @@ export const PATTERN_WORDS: Readonly<Record<PatternId, PatternWords>> = {
   alternate,
   chain,
   tone,
+  pulsed,
 };

@@ -1,4 +1,5 @@
-import { isKind, type Circuit } from '../../circuit/circuit';
+import type { Circuit } from '../../circuit/circuit';
+import { isSource } from '../../circuit/source';
 import { thingsOf, type Thing } from '../../parts/thing';
 
 /** Nets that more things hang on than this join blocks rather than belong to one. */
@@ -19,7 +20,7 @@ export interface Wiring {
 
 export function wiringOf(circuit: Circuit): Wiring {
   const all = thingsOf(circuit);
-  const supply = all.find((body) => body.parts.some((part) => isKind(part, 'supply')));
+  const supply = all.find((body) => isSource(circuit, body.id));
   const bodies = all.filter((body) => body !== supply);
   const legs = new Map<string, number>();
   for (const body of all) {

@@ -1,5 +1,5 @@
-import { isKind, type Part } from '../../circuit/circuit';
-import { firstOf } from '../../parts/index';
+import type { Part } from '../../circuit/circuit';
+import { sourceOf } from '../../circuit/source';
 import type { FaultContext } from './fault';
 
 /** Above this many parts, only those whose readings are taken are looked at one by one, and the supply. */
@@ -14,10 +14,10 @@ export function lookedAt(context: FaultContext): readonly Part[] {
   const { circuit, points } = context;
   if (!isLarge(context)) return circuit.parts;
   const measured = new Set(points.map(({ part }) => part));
-  const supply = firstOf(circuit, 'supply');
+  const supply = sourceOf(circuit);
   const near = new Set(
     circuit.parts.flatMap((part) =>
-      measured.has(part.id) && !isKind(part, 'supply') ? Object.values(part.pins) : [],
+      measured.has(part.id) && part.id !== supply?.id ? Object.values(part.pins) : [],
     ),
   );
   for (const net of Object.values(supply?.pins ?? {})) near.delete(net);

@@ -4,7 +4,8 @@ import { distance, holeOf, type HoleName } from '../../board/geometry';
 import { isOnTheBack, takenHoles, type Placement, type Plan } from '../../board/plan';
 import { readBack } from '../../board/readBack';
 import { nets } from '../../board/sameCircuit';
-import { partOf, type Circuit } from '../../circuit/circuit';
+import type { Circuit } from '../../circuit/circuit';
+import { isSource } from '../../circuit/source';
 import type { FaultCode, FaultData, Mistake } from '../../parts/mistake';
 import { thingOf } from '../../parts/thing';
 import type { FaultContext } from './fault';
@@ -159,7 +160,7 @@ function strayLegs(plan: Plan, circuit: Circuit, isWatched: (part: string) => bo
   const board = boardOf(plan);
   const taken = takenHoles(plan);
   return plan.placements
-    .filter(({ part }) => isWatched(part) && partOf(circuit, part)?.kind !== 'supply')
+    .filter(({ part }) => isWatched(part) && !isSource(circuit, part))
     .flatMap((placement) =>
       Object.entries(placement.legs).flatMap(([pin, hole]) =>
         [-1, 1].flatMap((rows): Slip[] => {

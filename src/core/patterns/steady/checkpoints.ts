@@ -1,6 +1,6 @@
 import { isKind, type Circuit, type ThingKind } from '../../circuit/circuit';
 import type { Checkpoint, Held } from '../../observe/checkpoint';
-import { firstOf } from '../../parts/index';
+import { sourceOf } from '../../circuit/source';
 
 /** So many resistors are measured one by one; of larger panels the first of every batch. */
 const RESISTORS_MOST = 8;
@@ -17,7 +17,7 @@ export function steadyCheckpoints(circuit: Circuit, batch = 1): Checkpoint[] {
   const lamps = circuit.parts.filter((part) => isKind(part, 'led'));
   const step = Math.max(batch, Math.ceil(resistors.length / RESISTORS_MOST));
   const measured = resistors.length > RESISTORS_MOST ? resistors.filter((_, i) => i % step === 0) : resistors;
-  const supply = firstOf(circuit, 'supply')!;
+  const supply = sourceOf(circuit)!;
   const held = asDrawn(circuit);
   const across = (id: string, part: string, kind: ThingKind, from: string, to: string): Checkpoint => ({
     id,
@@ -29,13 +29,13 @@ export function steadyCheckpoints(circuit: Circuit, batch = 1): Checkpoint[] {
     ...held,
   });
   return [
-    across('pack', supply.id, 'supply', 'plus', 'minus'),
+    across('pack', supply.id, supply.kind, 'plus', 'minus'),
     ...measured.map(({ id }) => across(id, id, 'resistor', 'a', 'b')),
     ...(lamps.length <= LAMPS_MOST ? lamps.map(({ id }) => across(id, id, 'led', 'anode', 'cathode')) : []),
     {
       id: 'current',
       part: supply.id,
-      kind: 'supply',
+      kind: supply.kind,
       measure: 'amps',
       gap: { part: supply.id, pin: 'plus' },
       ...held,

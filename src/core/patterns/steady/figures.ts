@@ -4,13 +4,15 @@ import type { LampType } from '../../catalogue/lamps';
 import { ratingFor } from '../../catalogue/ratings';
 import {
   AGES,
+  isSteady,
   SUPPLIES,
   supplyFigures,
   type Age,
-  type SupplyChoice,
+  type SourceChoice,
   type SupplyFigures,
 } from '../../catalogue/supplies';
 import { isKind, type Circuit } from '../../circuit/circuit';
+import { sourceOf } from '../../circuit/source';
 import { accepted, type Outcome } from '../../findings/finding';
 import type { Amps, Hours, Ohms, Volts, Watts } from '../../quantities/units';
 import { withHeld } from '../../observe/held';
@@ -18,6 +20,7 @@ import { lampsSeen } from '../../observe/looks';
 import type { Observation } from '../../observe/observation';
 import { mayMove, observe, reportOf, supplyAmps } from '../../observe/observe';
 import type { ChipTimes, Helper } from '../timed/figures';
+import type { PulseSums } from '../pulsed/pulses';
 import type { LoopSums } from '../single/working';
 import { heldToShow } from './checkpoints';
 import { atAge, type LampSorts } from './parts';
@@ -26,7 +29,10 @@ import type { Way } from './way';
 export interface LampFigure {
   readonly part: string;
   readonly type: LampType;
+  /** What the eye goes by: of pulses too fast to be seen the mean, of a light that comes and goes what it carries while it is lit. */
   readonly amps: Amps;
+  /** The most that it carries at any instant. */
+  readonly peak: Amps;
   readonly volts: Volts;
   readonly brightness: Brightness;
   /** Of the lamp's continuous maximum. */
@@ -107,7 +113,7 @@ export interface RungRow {
 
 /** All figures of a lesson. A lamp that moves carries what it carries while it is lit. */
 export interface LessonSums {
-  readonly supply: SupplyChoice;
+  readonly supply: SourceChoice;
   readonly supplyFigures: SupplyFigures;
   readonly strings: readonly StringSum[];
   readonly ages: readonly AgeRow[];
@@ -125,6 +131,8 @@ export interface LessonSums {
   readonly rungs?: readonly RungRow[];
   /** The times of each chip, of a lesson that moves. */
   readonly timing?: readonly ChipTimes[];
+  /** Peak and mean, of a lesson on pulses. */
+  readonly pulses?: PulseSums;
   /** What else the circuit wants, and what for. */
   readonly helpers?: readonly Helper[];
   /** The working of a lesson of one lamp, line by line, and the other schools beside it. */
@@ -132,7 +140,7 @@ export interface LessonSums {
 }
 
 /** A circuit off its supply at every age. */
-export function ageRows(circuit: Circuit, choice: SupplyChoice, sorts: LampSorts): Outcome<AgeRow[]> {
+export function ageRows(circuit: Circuit, choice: SourceChoice, sorts: LampSorts): Outcome<AgeRow[]> {
   const rows: AgeRow[] = [];
   for (const age of AGES) {
     const row = ageRow(atAge(circuit, choice, age), age, sorts);
@@ -153,13 +161,17 @@ function rowOf(seen: Observation, age: Age, sorts: LampSorts): AgeRow {
   const lamps = circuit.parts.flatMap((part): LampFigure[] => {
     if (!isKind(part, 'led')) return [];
     const { volts } = reportOf(seen, part.id);
-    const amps = seen.kind === 'moving' ? looks.get(part.id)!.peak : reportOf(seen, part.id).amps;
+    const look = looks.get(part.id)!;
+    const [amps, peak] =
+      seen.kind === 'moving'
+        ? [look.glow, look.peak]
+        : [reportOf(seen, part.id).amps, reportOf(seen, part.id).amps];
     const share = amps / part.params.maxAmps;
     const brightness = brightnessAt(Math.max(0, amps), part.params.maxAmps);
     const type = sorts[part.id] ?? 'red';
-    return [{ part: part.id, type, amps, volts, brightness, share }];
+    return [{ part: part.id, type, amps, peak, volts, brightness, share }];
   });
-  const supply = circuit.parts.find((part) => isKind(part, 'supply'));
+  const supply = sourceOf(circuit);
   const warm = circuit.parts
     .filter((part) => WARM.has(part.kind))
     .map(({ id }) => ({ part: id, ...reportOf(seen, id) }));
@@ -190,7 +202,8 @@ export interface Life extends Pick<BatteryLife, 'toDim' | 'toEmpty'> {
 const FAINT_SHARE = 0.5;
 
 /** Hours until the dimmest lamp that shines at first is too dim, and until the battery is empty. */
-export function lifeOf(circuit: Circuit, choice: SupplyChoice, sorts: LampSorts): Life | undefined {
+export function lifeOf(circuit: Circuit, choice: SourceChoice, sorts: LampSorts): Life | undefined {
+  if (!isSteady(choice)) return undefined;
   const first = ageRow(atAge(circuit, choice, 'fresh'), 'fresh', sorts);
   const lamps = first.ok ? first.value.lamps : [];
   const lit = lamps.filter((lamp) => lamp.amps >= DIM_AMPS);
@@ -223,7 +236,7 @@ interface Draw {
 const TABLED = 6;
 
 /** What a build that moves draws, off a few runs along the discharge and straight lines between them. */
-function tabled(drawAt: (supply: SupplyFigures) => Draw | undefined, choice: SupplyChoice) {
+function tabled(drawAt: (supply: SupplyFigures) => Draw | undefined, choice: SourceChoice) {
   const { empty } = SUPPLIES[choice.kind];
   const [full, worn] = [supplyFigures(choice, 'fresh'), supplyFigures(choice, 'tired')];
   const low = (empty ?? 0) * (full.volts / (SUPPLIES[choice.kind].volts.fresh || 1));
@@ -246,7 +259,7 @@ function tabled(drawAt: (supply: SupplyFigures) => Draw | undefined, choice: Sup
 /** Every age with the knobs as they are and where they let most through. */
 function worstRows(
   circuit: Circuit,
-  supply: SupplyChoice,
+  supply: SourceChoice,
   sorts: LampSorts,
   asSet: readonly AgeRow[],
 ): readonly AgeRow[] {
@@ -257,7 +270,7 @@ function worstRows(
 
 export interface SumsRequest {
   readonly circuit: Circuit;
-  readonly supply: SupplyChoice;
+  readonly supply: SourceChoice;
   readonly sorts: LampSorts;
   readonly strings: readonly StringSum[];
   readonly ratingShare: number;

@@ -1,4 +1,4 @@
-import type { SupplyChoice } from '../../catalogue/supplies';
+import type { SourceChoice } from '../../catalogue/supplies';
 import { SUPPLIES } from '../../catalogue/supplies';
 import { isKind, type Circuit, type PartOf } from '../../circuit/circuit';
 import { accepted, finding, type Finding, type Outcome } from '../../findings/finding';
@@ -13,7 +13,7 @@ interface Unfinished {
   readonly circuit: Circuit;
   /** The circuit as its figures are told; left out, as it is drawn. */
   readonly shown?: Circuit;
-  readonly supply: SupplyChoice;
+  readonly supply: SourceChoice;
   readonly sorts: LampSorts;
   readonly strings?: readonly StringSum[];
   readonly checkpoints?: readonly Checkpoint[];
@@ -73,17 +73,17 @@ const PORT_AMPS: Readonly<Record<string, number>> = { usb: 0.5, 'rail-5v': 0.4, 
 function mostCarried({ design, worst }: LessonSums): AgeRow['lamps'] {
   const rows = [design, ...worst.filter(({ age }) => age === design.age)];
   return design.lamps.map((lamp, i) =>
-    rows.reduce((best, row) => (row.lamps[i]!.amps > best.amps ? row.lamps[i]! : best), lamp),
+    rows.reduce((best, row) => (row.lamps[i]!.peak > best.peak ? row.lamps[i]! : best), lamp),
   );
 }
 
 function remarks(sums: LessonSums, { shelf, style }: Means): Finding[] {
   const { design, hottest, supply, supplyFigures } = sums;
   const found: Finding[] = [];
-  for (const { part, type, amps, share } of mostCarried(sums)) {
+  for (const { part, type, amps, peak, share } of mostCarried(sums)) {
     const { absoluteAmps, maxAmps } = shelf.lamps[type];
     const over = { part, amps, limit: maxAmps, share };
-    if (amps > absoluteAmps) found.push(finding('will-fail', over, 'warning'));
+    if (peak > absoluteAmps) found.push(finding('will-fail', { ...over, amps: peak }, 'warning'));
     else if (share > 1) found.push(finding('over-current', over, 'warning'));
   }
   const tight = sums.strings.find(({ voltsLeft }) => voltsLeft / supplyFigures.volts < HEADROOM_SHARE);

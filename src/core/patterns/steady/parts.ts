@@ -1,14 +1,21 @@
 import type { LampFigures, LampType } from '../../catalogue/lamps';
-import { supplyFigures, type Age, type SupplyChoice } from '../../catalogue/supplies';
-import { isKind, type Circuit, type Part, type PartOf } from '../../circuit/circuit';
+import { supplyFigures, type Age, type SourceChoice } from '../../catalogue/supplies';
+import { withPart, type Circuit, type Part, type PartOf } from '../../circuit/circuit';
+import { sourceOf, type Source } from '../../circuit/source';
 import type { Ohms, Watts } from '../../quantities/units';
 
 export const PLUS = 'plus';
 export const MINUS = 'minus';
 
 /** The parts of steady-light circuits, complete, under the names of the lesson. */
-export function supplyPart(choice: SupplyChoice, age?: Age): PartOf<'supply'> {
+export function supplyPart(choice: SourceChoice, age?: Age): Source {
   const { volts, ohms, tolerance, limitAmps } = supplyFigures(choice, age);
+  if (choice.pulses) {
+    const { hertz, duty } = choice.pulses;
+    // From nothing to the peak: half of it up and down from half of it.
+    const params = { shape: 'square', amplitude: volts / 2, offset: volts / 2, hertz, duty, ohms } as const;
+    return { id: 'B1', kind: 'signal', pins: { plus: PLUS, minus: MINUS }, params };
+  }
   const params = { volts, ohms, tolerance, limitAmps };
   return { id: 'B1', kind: 'supply', pins: { plus: PLUS, minus: MINUS }, params };
 }
@@ -34,13 +41,10 @@ export function circuitFrom(parts: readonly Part[]): Circuit {
 }
 
 /** The same circuit off the same supply at another age. */
-export function atAge(circuit: Circuit, choice: SupplyChoice, age: Age): Circuit {
-  return {
-    ...circuit,
-    parts: circuit.parts.map((part) =>
-      isKind(part, 'supply') ? { ...part, params: supplyPart(choice, age).params } : part,
-    ),
-  };
+export function atAge(circuit: Circuit, choice: SourceChoice, age: Age): Circuit {
+  const source = sourceOf(circuit);
+  const { params } = supplyPart(choice, age);
+  return source ? withPart(circuit, source.id, (part) => ({ ...part, params }) as Part) : circuit;
 }
 
 /** The sort of lamp that each LED of a circuit is. */

@@ -1,4 +1,4 @@
-import type { SupplyChoice } from '../../catalogue/supplies';
+import type { SourceChoice } from '../../catalogue/supplies';
 import type { Finding } from '../../findings/finding';
 import type { Amps, Hours, Watts } from '../../quantities/units';
 
@@ -10,7 +10,7 @@ export interface Way {
   readonly kind: WayKind;
   /** Lamps in a row, for strings. */
   readonly length: number;
-  readonly supply: SupplyChoice;
+  readonly supply: SourceChoice;
   /** Whether the lesson is built this way. */
   readonly taken: boolean;
   readonly works: boolean;

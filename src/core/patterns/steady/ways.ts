@@ -1,5 +1,6 @@
-import type { SupplyChoice } from '../../catalogue/supplies';
+import type { SourceChoice } from '../../catalogue/supplies';
 import { isKind, type Circuit } from '../../circuit/circuit';
+import { isSource } from '../../circuit/source';
 import { finding, type Finding, type Outcome } from '../../findings/finding';
 import type { Means } from '../pattern';
 import { ageRow, lessonSums, type AgeRow } from './figures';
@@ -9,7 +10,7 @@ import type { Way, WayFigures, WayKind } from './way';
 export interface WayRequest {
   readonly kind: WayKind;
   readonly length: number;
-  readonly supply: SupplyChoice;
+  readonly supply: SourceChoice;
   readonly circuit: Circuit;
   readonly sorts: LampSorts;
 }
@@ -22,7 +23,7 @@ export function judgeWay({ kind, length, supply, circuit, sorts }: WayRequest, m
   if (!sums.ok) return { ...base, works: false, why: sums.findings };
   const [fresh, , tired] = sums.value.ages as [AgeRow, AgeRow, AgeRow];
   const why = objections(sums.value.design, [fresh, tired]);
-  const parts = circuit.parts.filter((part) => !isKind(part, 'supply'));
+  const parts = circuit.parts.filter(({ id }) => !isSource(circuit, id));
   const figures: WayFigures = {
     lamps: fresh.lamps.length,
     litFresh: litIn(fresh),
@@ -41,7 +42,7 @@ export function judgeWay({ kind, length, supply, circuit, sorts }: WayRequest, m
 export function unmetWay(
   kind: WayKind,
   length: number,
-  supply: SupplyChoice,
+  supply: SourceChoice,
   refusal: Outcome<unknown>,
 ): Way {
   return { kind, length, supply, taken: false, works: false, why: refusal.findings };

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { LAMP_TYPES, type LampType } from '../../catalogue/lamps';
-import { supplyFigures, type SupplyChoice } from '../../catalogue/supplies';
+import { isSteady, supplyFigures, type SupplyChoice } from '../../catalogue/supplies';
 import { valuesOf } from '../../catalogue/shelf';
 import { Junction } from '../../devices/junction';
 import { finding, refused, type Outcome } from '../../findings/finding';
@@ -91,7 +91,7 @@ function design(params: StringsParams, means: Means): Outcome<Design> {
 
 /** The same lamps joined in another way, off the supply that it was worked out for. */
 function withWay(params: StringsParams, { kind, length, supply }: Way): StringsParams | undefined {
-  if (kind === 'none') return undefined;
+  if (kind === 'none' || !isSteady(supply)) return undefined;
   return { ...params, supply, way: kind === 'strings' ? { kind, length } : { kind } };
 }
 

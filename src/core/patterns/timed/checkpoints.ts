@@ -1,5 +1,6 @@
 import { isKind, type Circuit, type PartOf } from '../../circuit/circuit';
 import type { Checkpoint, Held } from '../../observe/checkpoint';
+import { sourceOf } from '../../circuit/source';
 import { firstOf } from '../../parts/index';
 
 /** Lamps that are counted and measured one by one. */
@@ -7,10 +8,12 @@ const LAMPS_MOST = 4;
 
 interface Wanted {
   /** How it is counted or timed: flashes of lamps, the length of one light, or the pitch. */
-  readonly by: 'flashes' | 'stopwatch' | 'pitch';
+  readonly by: 'flashes' | 'stopwatch' | 'pitch' | 'means';
   /** Flashes are counted at these lamps; left out, at the first. */
   readonly lamps?: readonly string[];
   readonly held?: Held;
+  /** Lamps that are probed as well: what their mean is, is told. */
+  readonly across?: readonly string[];
 }
 
 /**
@@ -18,10 +21,10 @@ interface Wanted {
  * a meter shows of the supply, of every chip's output and of the lamps' resistors. What waits for its button is measured
  * while that is held, and timed after a press.
  */
-export function timedCheckpoints(circuit: Circuit, { by, lamps, held }: Wanted): Checkpoint[] {
+export function timedCheckpoints(circuit: Circuit, { by, lamps, held, across = [] }: Wanted): Checkpoint[] {
   const all = circuit.parts.filter((part) => isKind(part, 'led'));
-  const counted = all.filter(({ id }) => lamps?.includes(id) ?? id === all[0]?.id);
-  const supply = firstOf(circuit, 'supply')!;
+  const counted = by === 'means' ? [] : all.filter(({ id }) => lamps?.includes(id) ?? id === all[0]?.id);
+  const supply = sourceOf(circuit)!;
   const chips = circuit.parts.filter((part) => isKind(part, 'timer'));
   const hands = held ? { held } : {};
   const probed = (id: string, part: { id: string; kind: Checkpoint['kind'] }, from: string, to: string) =>
@@ -50,10 +53,11 @@ export function timedCheckpoints(circuit: Circuit, { by, lamps, held }: Wanted):
     probed('pack', supply, 'plus', 'minus'),
     ...chips.map((chip) => probed(`${chip.id} output`, chip, 'output', 'ground')),
     ...resistorsOf(circuit, all.slice(0, LAMPS_MOST)).map((part) => probed(part.id, part, 'a', 'b')),
+    ...all.filter(({ id }) => across.includes(id)).map((part) => probed(part.id, part, 'anode', 'cathode')),
     {
       id: 'current',
       part: supply.id,
-      kind: 'supply',
+      kind: supply.kind,
       measure: by === 'stopwatch' ? 'amps' : 'meanAmps',
       gap: { part: supply.id, pin: 'plus' },
       ...hands,
@@ -70,7 +74,7 @@ function pressed(circuit: Circuit): Held {
 /** The resistors that stand in a row with lamps. */
 function resistorsOf(circuit: Circuit, lamps: readonly PartOf<'led'>[]): PartOf<'resistor'>[] {
   const near = new Set(lamps.flatMap(({ pins }) => Object.values(pins)));
-  const rails = new Set(Object.values(firstOf(circuit, 'supply')?.pins ?? {}));
+  const rails = new Set(Object.values(sourceOf(circuit)?.pins ?? {}));
   const chips = new Set(
     circuit.parts.filter((part) => isKind(part, 'timer')).flatMap(({ pins }) => Object.values(pins)),
   );

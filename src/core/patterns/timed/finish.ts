@@ -5,7 +5,6 @@ import { isKind, partOf, type Circuit } from '../../circuit/circuit';
 import { accepted, finding, refused, type Finding, type Outcome } from '../../findings/finding';
 import type { Checkpoint, Held } from '../../observe/checkpoint';
 import { withHeld } from '../../observe/held';
-import { lampsSeen } from '../../observe/looks';
 import type { Observation } from '../../observe/observation';
 import { observe } from '../../observe/observe';
 import type { Design, Means } from '../pattern';
@@ -14,6 +13,7 @@ import type { StringSum } from '../steady/figures';
 import { MINUS, PLUS, type LampSorts } from '../steady/parts';
 import type { TimingNames } from './chip';
 import { nodesOf } from './chip';
+import { flashFindings } from './flashes';
 import type { ChipTimes, Helper, TimingOption, TimingReason, TimingValues } from './figures';
 
 /** One chip of a lesson before it is solved. */
@@ -196,10 +196,6 @@ function reasonOf({ number, form, family, fedFrom }: PlannedChip, seen: Observat
   return { why: 'discharge-ohms', volts: Math.max(0, foot), sag: Math.max(0, sag) };
 }
 
-/** Up to this many flashes a second no eye is troubled; up to the second it sees one steady light. */
-export const FLASHES_QUIET = 3;
-export const FLASHES_MOST = 60;
-
 function chipFindings(seen: Observation): Finding[] {
   const found: Finding[] = [];
   for (const part of seen.circuit.parts) {
@@ -215,14 +211,7 @@ function chipFindings(seen: Observation): Finding[] {
       found.push(finding('chip-over-current', { part: part.id, amps: into, limit: sinkMost, way: 'in' }));
     }
   }
-  const flashing = lampsSeen(seen).filter(({ hertz = 0 }) => hertz > FLASHES_QUIET && hertz < FLASHES_MOST);
-  if (flashing.length > 0) {
-    const hertz = Math.max(...flashing.map((lamp) => lamp.hertz ?? 0));
-    found.push(
-      finding('flashes-fast', { hertz, lamps: flashing.map(({ part }) => part).join(', ') }, 'warning'),
-    );
-  }
-  return found;
+  return [...found, ...flashFindings(seen)];
 }
 
 /** Amps out of a chip's output while it is up and into it while it is down, with these lamps on it. */

@@ -7,7 +7,7 @@ import type { Row } from './rows';
 
 const WIDTH = 640;
 const LEFT = 92;
-const RIGHT = WIDTH - 56;
+const RIGHT = WIDTH - 70;
 const TOP = 18;
 const GAP = 14;
 /** Room over a curve for the name of its upper threshold. */

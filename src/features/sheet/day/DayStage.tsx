@@ -5,6 +5,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import type { Remote } from 'comlink';
 import {
+  beneathsFor,
   formatQuantity,
   instantOf,
   spellsOf,
@@ -19,6 +20,7 @@ import { useAsked } from '@/features/asking/useAsked';
 import { saveSvg } from '@/features/plan/saveSvg';
 import { sentences } from '@/messages/findings';
 import { instantWords } from '@/messages/instant';
+import { whyItLights } from '@/messages/pulses';
 import { slug } from '@/ui/download';
 import { Note } from '@/ui/Note';
 import type { CoreApi } from '@/workers/coreApi';
@@ -45,6 +47,7 @@ const BENEATH_NAMES: Readonly<Record<Beneath, string>> = {
   'tired supply': 'a tired supply beneath',
   'fresh supply': 'a fresh supply beneath',
   'no lamps': 'the same without its lamps beneath',
+  'its mean': 'its mean, all the time, beneath',
 };
 
 const VIEWS = { whole: 'from switching on', rounds: 'two rounds', close: 'close up' } as const;
@@ -75,7 +78,7 @@ export function DayStage({ sheet, request, title, onInstant }: Props) {
           value={beneath}
           onChange={(event) => setBeneath(event.target.value as Beneath)}
         >
-          {(Object.keys(BENEATH_NAMES) as Beneath[]).map((name) => (
+          {beneathsFor(sheet.circuit).map((name) => (
             <option key={name} value={name}>
               {BENEATH_NAMES[name]}
             </option>
@@ -108,8 +111,9 @@ function Shown({ day, beneath, sheet, title, request, onInstant }: ShownProps) {
   const [wanted, setWanted] = useState<number | undefined>();
   const [view, setView] = useState<View>('whole');
   const changes = useMemo(() => happeningsOf(seen), [seen]);
-  const slowest = Math.max(...timing.map(({ solved }) => solved.high + solved.low));
-  const fastest = Math.min(...timing.map(({ solved }) => solved.high + solved.low));
+  const rounds = roundsOf(day);
+  const slowest = Math.max(...rounds);
+  const fastest = Math.min(...rounds);
   const at = Math.min(run.ended, wanted ?? startAt(seen, slowest));
   const shown = viewAt(view, at, run.ended, view === 'close' ? 3 * fastest : 2 * slowest);
   const instant = useMemo(() => instantOf(seen, at), [seen, at]);
@@ -123,7 +127,7 @@ function Shown({ day, beneath, sheet, title, request, onInstant }: ShownProps) {
       step > 0 ? times.find((time) => time > from * (1 + 1e-9)) : times.filter((time) => time < from).at(-1);
     return next ?? (step > 0 ? run.ended : 0);
   };
-  const hertz = Math.max(...timing.map((chip) => chip.hertz));
+  const hertz = Math.max(...timing.map((chip) => chip.hertz), day.pulses?.hertz ?? 0);
   const slowness = slownessFor(hertz);
   const onward = (from: number, seconds: number | 'change') => {
     const next = seconds === 'change' ? toChange(from, 1) : from + seconds;
@@ -132,15 +136,15 @@ function Shown({ day, beneath, sheet, title, request, onInstant }: ShownProps) {
   const { playing, toggle } = usePlay(slowness, at, onward, setWanted);
   const chart = useRef<SVGSVGElement>(null);
   const said = instantWords(instant, timing);
-  const rows = useMemo(() => rowsOf(seen, timing, sheet.sorts), [seen, timing, sheet.sorts]);
+  const rows = useMemo(() => rowsOf(seen, day, sheet.sorts), [seen, day, sheet.sorts]);
   const beneathRows = useMemo(
-    () => (other ? rowsOf(other, timing, sheet.sorts) : []),
-    [other, timing, sheet.sorts],
+    () => (other ? rowsOf(other, day, sheet.sorts) : []),
+    [other, day, sheet.sorts],
   );
   return (
     <>
       <div className="day-tools small-print">
-        <span>{roundWords(seen.run.cycles, slowest)}</span>
+        <span>{roundWords(day, slowest)}</span>
         <span className="no-print">
           <Form.Select
             size="sm"
@@ -196,10 +200,17 @@ function Shown({ day, beneath, sheet, title, request, onInstant }: ShownProps) {
           {...{ seen, timing, request, title }}
         />
       )}
-      <ChipInside instant={instant} sheet={sheet} />
+      {day.pulses && <p className="pt-2">{whyItLights(day.pulses)}</p>}
+      {timing.length > 0 && <ChipInside instant={instant} sheet={sheet} />}
       <Happenings changes={changes} at={at} title={title} onAt={setWanted} />
     </>
   );
+}
+
+/** Seconds of one round of each thing that goes round. */
+function roundsOf({ timing, pulses }: Day): number[] {
+  const chips = timing.map(({ solved }) => solved.high + solved.low);
+  return pulses ? [...chips, 1 / pulses.hertz] : chips;
 }
 
 /** Where the ruler stands at first: in the middle of the first light, where something is to be seen. */
@@ -219,8 +230,8 @@ function slownessWords(slowness: number): string {
   return slowness < 10 ? slowness.toPrecision(2) : String(Number(slowness.toPrecision(2)));
 }
 
-function roundWords(cycles: Day['seen']['run']['cycles'], slowest: number): string {
-  const goes = Object.values(cycles).some((cycle) => cycle.period);
+function roundWords({ seen, pulses }: Day, slowest: number): string {
+  const goes = pulses !== undefined || Object.values(seen.run.cycles).some((cycle) => cycle.period);
   return goes
     ? `once round ${formatQuantity(slowest, 's', 3)}`
     : `one light of ${formatQuantity(slowest, 's', 3)}`;

@@ -71,7 +71,7 @@ describe('what happens, one after another', () => {
 describe('the rows of the chart', () => {
   it('are a capacitor and an output a chip, and a bar a lamp, with the lamp’s current', () => {
     const { seen, timing } = day('alternate', { flashes: 4 });
-    const rows = rowsOf(seen, timing, { D1: 'red', D2: 'green' });
+    const rows = rowsOf(seen, { timing }, { D1: 'red', D2: 'green' });
     expect(rows.map(({ name }) => name)).toEqual([
       'C1',
       'output U1',
@@ -91,7 +91,7 @@ describe('the rows of the chart', () => {
 
   it('show the current of a speaker where there is no lamp', () => {
     const { seen, timing } = day('tone');
-    expect(rowsOf(seen, timing, {}).map(({ key }) => key)).toEqual(['C1', 'U1 output', 'LS1']);
+    expect(rowsOf(seen, { timing }, {}).map(({ key }) => key)).toEqual(['C1', 'U1 output', 'LS1']);
   });
 
   it('are never played faster than previews may flash', () => {

@@ -1,4 +1,4 @@
-import { spellsOf, type ChipTimes, type LampSorts, type Moving } from '@/core';
+import { sourceOf, spellsOf, type Day, type LampSorts, type Moving } from '@/core';
 import { lampName } from '@/messages/names';
 
 /** One row of the chart. */
@@ -27,7 +27,11 @@ const HEIGHTS = { volts: 74, level: 34, bars: 30 } as const;
 const LOW = 0.74;
 
 /** A row for what each capacitor does, each output, and each lamp. */
-export function rowsOf(seen: Moving, timing: readonly ChipTimes[], sorts: LampSorts): Row[] {
+export function rowsOf(
+  seen: Moving,
+  { timing, pulses }: Pick<Day, 'timing' | 'pulses'>,
+  sorts: LampSorts,
+): Row[] {
   const { circuit, run } = seen;
   const scale = timing.length > 1 ? LOW : 1;
   const chips = timing.flatMap((times): Row[] => {
@@ -71,15 +75,39 @@ export function rowsOf(seen: Moving, timing: readonly ChipTimes[], sorts: LampSo
       { key: part.id, form: 'level', name: part.id, about: 'current', height: HEIGHTS.volts * scale, values },
     ];
   });
-  return [...chips, ...lamps];
+  return [...(pulses ? pulseRows(seen, pulses) : []), ...chips, ...lamps];
 }
+
+/** What a source of pulses gives and what its lamp has of it, each with the mean that a meter shows. */
+function pulseRows({ circuit, run }: Moving, pulses: NonNullable<Day['pulses']>): Row[] {
+  const over = (id: string): Float64Array | undefined => {
+    const ends = Object.values(circuit.parts.find((part) => part.id === id)?.pins ?? {});
+    const [plus, minus] = ends.map((net) => run.nodes[net]);
+    return plus?.map((volts, i) => volts - (minus?.[i] ?? 0));
+  };
+  const row = (id: string, mean: number): Row[] => {
+    const values = over(id);
+    const turns = [{ volts: mean, name: 'meter' }];
+    const shape = { key: `${id} volts`, form: 'volts', height: HEIGHTS.volts, turns } as const;
+    return values ? [{ ...shape, name: id, about: 'volts', values }] : [];
+  };
+  return [
+    ...row(sourceOf(circuit)?.id ?? '', pulses.source.mean),
+    ...row(pulses.lamp, pulses.lampVolts.mean),
+  ];
+}
+
+/** Amps from which a spell of light is drawn. */
+const LIT_FROM = 2e-4;
 
 function bars({ run }: Moving, id: string, name: string, scale: number): Row {
   const { amps } = run.parts[id]!;
   const spells = spellsOf(run, id).map((spell) => {
-    const inside = amps.filter((_, i) => run.time[i]! > spell.from && run.time[i]! < spell.to);
-    const whole = inside.length > 0 ? inside : amps.filter((_, i) => run.time[i] === spell.from);
-    return { ...spell, amps: whole.reduce((sum, value) => sum + value, 0) / Math.max(1, whole.length) };
+    // At a jump two samples stand at one time: only those that are lit belong to the light.
+    const inside = amps.filter(
+      (value, i) => value >= LIT_FROM && run.time[i]! >= spell.from && run.time[i]! <= spell.to,
+    );
+    return { ...spell, amps: inside.reduce((sum, value) => sum + value, 0) / Math.max(1, inside.length) };
   });
   const open = lastOpen(run, id);
   const all = open === undefined ? spells : [...spells, { ...open, amps: amps[amps.length - 1]! }];
@@ -91,8 +119,8 @@ function bars({ run }: Moving, id: string, name: string, scale: number): Row {
 function lastOpen({ time, parts }: Moving['run'], id: string): { from: number; to: number } | undefined {
   const { amps } = parts[id]!;
   const end = time.length - 1;
-  if (!(amps[end]! >= 2e-4)) return undefined;
+  if (!(amps[end]! >= LIT_FROM)) return undefined;
   let at = end;
-  while (at > 0 && amps[at - 1]! >= 2e-4) at--;
+  while (at > 0 && amps[at - 1]! >= LIT_FROM) at--;
   return { from: time[at]!, to: time[end]! };
 }

@@ -5,7 +5,9 @@ import { Changed } from '../Changed';
 
 /** What every lamp carries and how it looks, from a fresh supply to a tired one; like ones in one line. */
 export function LampsAtAges({ sums }: { sums: LessonSums }) {
-  const steadySupply = SUPPLIES[sums.supply.kind].style === 'bench';
+  const { style } = SUPPLIES[sums.supply.kind];
+  // What does not age has one column.
+  const steadySupply = style === 'bench' || style === 'pulsed';
   const ages = steadySupply ? [sums.design] : sums.ages;
   return (
     <section className="ruled">
@@ -16,7 +18,7 @@ export function LampsAtAges({ sums }: { sums: LessonSums }) {
             <th scope="col">lamp</th>
             {ages.map((row) => (
               <th key={row.age} scope="col" className="amount">
-                {steadySupply ? 'current' : AGE_NAMES[row.age]}
+                {steadySupply ? (style === 'pulsed' ? 'mean current' : 'current') : AGE_NAMES[row.age]}
               </th>
             ))}
             <th scope="col" className="ps-4">

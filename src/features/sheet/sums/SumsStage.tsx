@@ -7,6 +7,7 @@ import { LampsAtAges } from './LampsAtAges';
 import { LoopWork } from './LoopWork';
 import { SumBlockTable } from './SumBlockTable';
 import { StringWork } from './StringWork';
+import { PulseWork } from './PulseWork';
 import { TimingWork } from './TimingWork';
 import { Totals } from './Totals';
 import { KnobTable, RungTable, WalkTable } from './RowTables';
@@ -64,6 +65,7 @@ function FullWorking({ sheet, style, choice, onChoice }: Omit<Props, 'level'>) {
         <WaysTable ways={sums.ways} style={style} choice={choice} onChoice={onChoice} />
       )}
       {sums.timing && <TimingWork timing={sums.timing} choice={choice} onChoice={onChoice} />}
+      {sums.pulses && <PulseWork pulses={sums.pulses} />}
       {sums.walk && <WalkTable rows={sums.walk} />}
       {sums.knob && <KnobTable rows={sums.knob} />}
       {sums.rungs && <RungTable rows={sums.rungs} />}

@@ -6,27 +6,34 @@ import { Changed } from '../Changed';
 const A = (amps: number) => formatQuantity(amps, 'A');
 const W = (watts: number) => formatQuantity(watts, 'W', 2);
 
+const MEAN_POWER = 'the mean of volts × amps at every instant';
+
 /** The whole circuit: what is drawn, what is lost as heat, and how long the battery carries it. */
 export function Totals({ sums, style }: { sums: LessonSums; style: HouseStyle }) {
   const { design, hottest, rating, life } = sums;
   const warm = hottest.hottest;
+  const { pulses } = sums;
+  // Of what comes and goes the mean power is not the product of the means.
+  const moves = pulses !== undefined || sums.timing !== undefined;
   const rows: readonly (readonly [string, string, string])[] = [
     [
       'current of everything',
-      `supply ${AGE_NAMES[design.age]}, ${formatQuantity(design.supplyVolts, 'V')} at its ends`,
+      pulses
+        ? `on average, at ${formatQuantity(design.supplyVolts, 'V')} on average`
+        : `supply ${AGE_NAMES[design.age]}, ${formatQuantity(design.supplyVolts, 'V')} at its ends`,
       A(design.amps),
     ],
     [
       'power from the supply',
-      `${formatQuantity(design.supplyVolts, 'V')} × ${A(design.amps)}`,
-      W(design.supplyVolts * design.amps),
+      pulses ? MEAN_POWER : `${formatQuantity(design.supplyVolts, 'V')} × ${A(design.amps)}`,
+      W(pulses?.watts ?? design.supplyVolts * design.amps),
     ],
     ['of that, heat and not light', 'in all resistors together', W(design.lostWatts)],
     ...(warm
       ? [
           [
             `hottest: ${warm.part}`,
-            `${A(Math.abs(warm.amps))} × ${formatQuantity(Math.abs(warm.volts), 'V')}${rating ? `, a ${rating === 0.125 ? '⅛' : rating === 0.25 ? '¼' : rating === 0.5 ? '½' : rating} W part stays under ${formatPercent(style.ratingShare)}` : ''}`,
+            `${moves ? MEAN_POWER : `${A(Math.abs(warm.amps))} × ${formatQuantity(Math.abs(warm.volts), 'V')}`}${rating ? `, a ${rating === 0.125 ? '⅛' : rating === 0.25 ? '¼' : rating === 0.5 ? '½' : rating} W part stays under ${formatPercent(style.ratingShare)}` : ''}`,
             W(warm.watts),
           ] as const,
         ]
