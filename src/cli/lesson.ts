@@ -15,6 +15,7 @@ import {
   type Observation,
   type Sheet,
   type Gate,
+  type Isolation,
   type Step,
 } from '@/core';
 import { Exit, print } from './exit';
@@ -140,7 +141,18 @@ function stepJson(step: Step, supplies: readonly string[]) {
     ...legs,
     ...pieces,
     ...('gate' in step ? { gate: gateJson(step.gate) } : {}),
+    ...(step.action === 'isolate' ? { isolation: isolationJson(step.isolation) } : {}),
     minutes: step.minutes,
+  };
+}
+
+/** The parking resistor stands on the board for the test only, so that this is no gate of the pieces up to a step. */
+function isolationJson({ chip, without, ohms, parkings }: Isolation) {
+  return {
+    chip,
+    without,
+    ohms,
+    parkings: parkings.map(({ rail, legs, gate }) => ({ rail, legs, ...gateJson(gate) })),
   };
 }
 

@@ -191,6 +191,7 @@ export { PATTERN_IDS, patternOf, PATTERNS, type PatternId } from './patterns/ind
 export type { Goal } from './patterns/goal';
 export type { AgeRow, LampFigure, Life, LessonSums, StringSum } from './patterns/steady/figures';
 export type { ChipTimes, Helper, TimingOption, TimingReason, TimingValues } from './patterns/timed/figures';
+export { PARKED, parkedPlan, type Isolation } from './assembly/isolate';
 export { isSource, sourceOf } from './circuit/source';
 export { BOOSTED } from './patterns/pulsed/pulsed';
 export type { PulseSums } from './patterns/pulsed/pulses';

@@ -137,6 +137,16 @@ function litWords(gate: Gate, lit: readonly string[], sheet: Sheet): string {
   return `${listWords(lit.map((id) => ownName(sheet.circuit, id)))} ${verb}`;
 }
 
+/** What each of some lamps that are lit does: blinks at its rate, or stays lit. */
+export function blinksOf(gate: Gate, lit: readonly string[], sheet: Sheet): string {
+  return blinkWords(
+    gate,
+    lit,
+    lit.filter((id) => gate.blinks[id] !== undefined),
+    sheet,
+  );
+}
+
 /** Lamps that blink, each with its rate, and those that stay lit beside them. */
 function blinkWords(
   { blinks }: Gate,
@@ -153,7 +163,10 @@ function blinkWords(
     ([often, ids]) => `${listWords(ids)} ${ids.length === 1 ? 'blinks' : 'blink'}, ${often}`,
   );
   const steady = lit.filter((id) => !blinking.includes(id)).map((id) => ownName(circuit, id));
-  return [...said, ...(steady.length > 0 ? [`${listWords(steady)} stays lit`] : [])].join('; ');
+  return [
+    ...said,
+    ...(steady.length > 0 ? [`${listWords(steady)} ${steady.length === 1 ? 'stays' : 'stay'} lit`] : []),
+  ].join('; ');
 }
 
 /** How often, as it is counted: `once in 1.5 s`, `2.7 times a second`. */

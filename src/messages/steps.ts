@@ -15,11 +15,12 @@ import {
 } from '@/core';
 import { gateWords, holdWords, readingWords, seenWords, swingWords } from './gates';
 import { article, capital, listed } from './grammar';
+import { capacitorWords, helpOf, timeOf, timerWords } from './chipSteps';
 import { holeName } from './holes';
-import { legName, looksWords, supplyName, thingName, TIMER_PINS } from './names';
+import { isolateWords } from './isolate';
+import { legName, looksWords, supplyName, thingName } from './names';
 import { batchWords, cutWords, inspectWords, linkWords } from './soldering';
 import { valueOf, type StepWords } from './stepWords';
-import { HELPER_WORDS } from './timing';
 import { tapedPartWords, tapeWords } from './taping';
 
 /** One step of the build card in words, made from the plan's own holes. */
@@ -49,6 +50,7 @@ const WORDS: { readonly [A in Step['action']]: (step: Of<A>, sheet: Sheet) => St
   }),
   'change-part': changeWords,
   'block-gate': testWords,
+  isolate: isolateWords,
   cut: cutWords,
   'solder-batch': batchWords,
   inspect: inspectWords,
@@ -197,53 +199,6 @@ function placeWords(step: Extract<Step, { action: 'place-part' }>, sheet: Sheet)
     default:
       return { title: `Put ${thingName(step.kind, step.part)} in ${holes}.`, detail: '', why: '' };
   }
-}
-
-type Placed = Extract<Step, { action: 'place-part' }>;
-
-/** The two sides of a chip, from the end with the notch. */
-const LEFT = TIMER_PINS.slice(0, 4);
-const RIGHT = [...TIMER_PINS.slice(4)].reverse();
-
-/** A chip lies by its notch: pin 1 left of it, and pin 8 across. */
-function timerWords(step: Placed, sheet: Sheet): StepWords {
-  const at = (pin: string) => holeName(step.legs.find((leg) => leg.pin === pin)!.hole);
-  const sideOf = (pins: readonly string[]) => listed(pins.map(at));
-  const across = buildType(boardOf(sheet.plan)) === 'plugged' ? 'across the trench' : 'on the board';
-  return {
-    title: `Put the timer chip ${step.part}, ${valueOf(step.part, sheet)}, ${across}: pin 1 in ${at('ground')}, pin 8 in ${at('supply')}.`,
-    detail: `Press its two rows of legs a little together first, then straight in, all eight at once. Pins 1 to 4 are then in ${sideOf(LEFT)}, pins 8 to 5 in ${sideOf(RIGHT)}.`,
-    cue: `Notch at the end of ${at('ground')} and ${at('supply')}; pin 1 is left of the notch, seen from above.`,
-    why: 'It compares two voltages, and remembers which was passed last.',
-  };
-}
-
-function capacitorWords(step: Placed, holes: string, sheet: Sheet): StepWords {
-  const what = `the capacitor ${step.part}, ${valueOf(step.part, sheet)},`;
-  const why = timeOf(step.part, sheet) ?? helpOf(step.part, sheet) ?? 'It keeps charge.';
-  if (!step.polarised)
-    return { title: `Put ${what} in ${holes}.`, detail: 'Either way round is right.', why };
-  const at = (pin: string) => holeName(step.legs.find((leg) => leg.pin === pin)!.hole);
-  return {
-    title: `Put ${what} in ${holes}.`,
-    detail: 'It must not be turned round: it would leak, and can vent.',
-    cue: `Long leg in ${at('a')}. The leg beside the stripe, which is minus, in ${at('b')}.`,
-    why,
-  };
-}
-
-/** What a part is there for that neither sets a time nor guards a lamp. */
-function helpOf(part: string, { sums }: Sheet): string | undefined {
-  const helper = sums.helpers?.find((one) => one.part === part);
-  return helper && `${capital(HELPER_WORDS[helper.job])}.`;
-}
-
-/** What a part that sets a time does there. */
-function timeOf(part: string, { sums }: Sheet): string | undefined {
-  const chip = sums.timing?.find(({ parts }) => Object.values(parts).includes(part));
-  if (!chip) return undefined;
-  const others = Object.values(chip.parts).filter((id) => id !== part);
-  return `Together with ${listed(others)} it sets the time of ${chip.chip}.`;
 }
 
 function resistorWords(step: { part: string }, holes: string, sheet: Sheet): StepWords {

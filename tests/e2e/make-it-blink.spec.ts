@@ -107,10 +107,29 @@ test('a lamp on pulses: the meter’s mean beside the peak, and why it lights', 
   await openStage(page, 'Its day');
   await expect(page.locator('.instant-words')).toContainText('D1 is lit');
   await page.getByLabel('Another setting beneath').selectOption('its mean');
-  await expect(page.getByText('Dashed: its mean, all the time.')).toBeVisible();
+  await expect(page.getByText('Dashed: the mean of its pulses.')).toBeVisible();
 
   await page.getByLabel('Share of the time').fill('2 %');
   await page.getByLabel('Share of the time').press('Tab');
   await expect(alertSaying(page, 'more than this lamp stands')).toBeVisible();
   await expect(page.getByLabel('Share of the time')).toHaveValue(spaced('2 %'));
+});
+
+test('one half alone: parked on either rail, on the card and for who looks for a fault', async ({ page }) => {
+  await page.goto('/lessons/17?stage=steps');
+  const step = page.getByText(/Stop: test the half of U1 alone/u).first();
+  await expect(step).toBeVisible({ timeout: 60_000 });
+  await step.click();
+  await expect(page.getByText(/470.Ω resistor parks/u).first()).toBeVisible();
+  await expect(page.locator('.step-board, svg').getByText(/^RP/u).first()).toBeVisible();
+  await openStage(page, 'Dry run');
+  const rows = page.getByRole('row', { name: /^U2, without U1/u });
+  await expect(rows).toHaveCount(2);
+  await expect(rows.first()).toContainText('D1 blinks');
+  await expect(rows.last()).toContainText('D2 blinks');
+  await expect(page.getByRole('heading', { name: 'What if R3 were another?' })).toBeVisible();
+
+  await page.goto('/lessons/16?stage=try');
+  await expect(page.getByText('Damage it on purpose')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('heading', { name: /What if/u })).toHaveCount(0);
 });

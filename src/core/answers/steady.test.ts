@@ -1,4 +1,5 @@
 import { lampLoop } from '../../../tests/support/circuits';
+import { worked } from '../../../tests/support/sheets';
 import { LAMPS } from '../catalogue/lamps';
 import { seriesValues } from '../catalogue/preferred';
 import { Junction } from '../devices/junction';
@@ -46,6 +47,17 @@ describe('what if the resistor were another', () => {
     ]);
     expect(curve.stocked[0]!.zone).toBe('ruin');
     expect(curve.stocked[curve.stocked.length - 1]!.zone).toBe('comfortable');
+  });
+
+  it('tells of a build that moves what its lamp carries while it is lit', () => {
+    const { design, sums } = worked('blink');
+    const [sum] = sums.strings;
+    const blinks = whatIf(design.circuit, sum!.resistor, 'D1', [sum!.chosen, 2 * sum!.chosen]);
+    if (!blinks.ok) throw new Error('no curve');
+    const [own, half] = blinks.value.stocked;
+    expect(own!.amps / sums.design.lamps[0]!.peak).toBeCloseTo(1, 2);
+    expect(half!.amps / own!.amps).toBeGreaterThan(0.48);
+    expect(half!.amps / own!.amps).toBeLessThan(0.58);
   });
 
   it('names what is no resistor or lamp', () => {

@@ -1,8 +1,10 @@
 import { brightnessAt, type Brightness } from '../catalogue/brightness';
-import { isKind, partOf, type Circuit } from '../circuit/circuit';
+import { isKind, partOf, withPart, type Circuit, type Part } from '../circuit/circuit';
 import { accepted, finding, refused, type Outcome } from '../findings/finding';
 import type { Amps, Ohms } from '../quantities/units';
-import { observe, reportOf } from '../observe/observe';
+import { lampsSeen } from '../observe/looks';
+import type { Observation } from '../observe/observation';
+import { mayMove, observe, reportOf } from '../observe/observe';
 import { sweep } from '../solver/sweep';
 
 /** Comfortable to 80 % of the continuous maximum, at the limit to 100 %, ruin above. */
@@ -48,15 +50,14 @@ export function whatIf(
   const now = observe(circuit);
   if (!now.ok) return now;
   // Ohms and amps go nearly inversely: here the lamp carries about twice its maximum.
-  const overdriven = (ohms * Math.max(reportOf(now.value, lamp).amps, 1e-6)) / (2 * maxAmps);
+  const overdriven = (ohms * Math.max(glowOf(now.value, lamp), 1e-6)) / (2 * maxAmps);
   const from = Math.max(1, Math.min(ohms / REACH, overdriven));
-  const plan = { part: resistor, field: 'ohms', from, to: ohms * REACH, steps: STEPS, log: true };
-  const curve = sweep(circuit, plan);
+  const curve = curveOf(circuit, { resistor, lamp, from, to: ohms * REACH });
   if (!curve.ok) return curve;
-  const amps = curve.value.parts[lamp]!.amps;
+  const { amps } = curve.value;
   const inRange = values.filter((value) => value >= from && value <= ohms * REACH);
   const stocked = inRange.map((value) => {
-    const at = ampsAt(curve.value.values, amps, value);
+    const at = ampsAt(curve.value.ohms, amps, value);
     return {
       ohms: value,
       amps: at,
@@ -64,7 +65,45 @@ export function whatIf(
       zone: zoneOf(at, maxAmps),
     };
   });
-  return accepted({ resistor, lamp, ohms: curve.value.values, amps, maxAmps, stocked });
+  return accepted({ resistor, lamp, ohms: curve.value.ohms, amps, maxAmps, stocked });
+}
+
+interface Curve {
+  readonly ohms: readonly Ohms[];
+  readonly amps: readonly Amps[];
+}
+
+/** Runs along the curve of a build that moves, each followed by itself. */
+const RUNS = 25;
+
+/** What the lamp carries at every value: in a sweep at rest, or of a build that moves while the lamp is lit. */
+function curveOf(
+  circuit: Circuit,
+  { resistor, lamp, from, to }: { resistor: string; lamp: string; from: Ohms; to: Ohms },
+): Outcome<Curve> {
+  if (!mayMove(circuit)) {
+    const plan = { part: resistor, field: 'ohms', from, to, steps: STEPS, log: true };
+    const swept = sweep(circuit, plan);
+    return swept.ok ? accepted({ ohms: swept.value.values, amps: swept.value.parts[lamp]!.amps }) : swept;
+  }
+  const ohms = Array.from({ length: RUNS }, (_, i) => from * (to / from) ** (i / (RUNS - 1)));
+  const amps: number[] = [];
+  for (const value of ohms) {
+    const seen = observe(withPart(circuit, resistor, (part) => withOhms(part, value)));
+    if (!seen.ok) return seen;
+    amps.push(glowOf(seen.value, lamp));
+  }
+  return accepted({ ohms, amps });
+}
+
+function withOhms(part: Part, ohms: Ohms): Part {
+  return isKind(part, 'resistor') ? { ...part, params: { ...part.params, ohms } } : part;
+}
+
+/** What the brightness of a lamp goes by. */
+function glowOf(seen: Observation, lamp: string): Amps {
+  if (seen.kind === 'still') return reportOf(seen, lamp).amps;
+  return lampsSeen(seen).find(({ part }) => part === lamp)?.glow ?? 0;
 }
 
 export function zoneOf(amps: Amps, maxAmps: Amps): Zone {

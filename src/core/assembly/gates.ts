@@ -3,6 +3,7 @@ import type { Plan } from '../board/plan';
 import { brightnessAt } from '../catalogue/brightness';
 import { isKind, partOf, type Circuit, type PartOf } from '../circuit/circuit';
 import { sourceOf } from '../circuit/source';
+import { floatingNodes } from '../circuit/structure';
 import { withoutWires } from '../circuit/wires';
 import { quantile } from '../numerics/quantile';
 import type { Held, Probed } from '../observe/checkpoint';
@@ -12,6 +13,7 @@ import { withHeld } from '../observe/held';
 import { lampsSeen, litIn } from '../observe/looks';
 import type { Moving, Observation } from '../observe/observation';
 import { observe, reportOf } from '../observe/observe';
+import type { Ohms } from '../quantities/units';
 import { drawSlice } from '../tolerance/bands';
 import type { Gate, GateReading } from './step';
 
@@ -20,6 +22,8 @@ export interface GateGround {
   readonly plan: Plan;
   readonly circuit: Circuit;
   readonly held: Held;
+  /** Of the resistor that parks the end of a lamp whose chip is not there yet; left out, none is at hand. */
+  readonly parkOhms?: Ohms | undefined;
 }
 
 /** A look without power. */
@@ -54,6 +58,7 @@ export function gateAt(
 ): Gate {
   const built = builtSoFar(ground, there);
   const held = heldBy(built, ground.held);
+  if (hangsOpen(built)) return { ...NO_POWER, power: true, held, erratic: true };
   const seen = observe(withHeld(built, held));
   if (!seen.ok) return { ...NO_POWER, power: true, held };
   const added = before && addedAmps(ground, built, before, held);
@@ -112,6 +117,16 @@ function swingsOf(seen: Observation, newest: readonly string[]): Gate['swings'] 
     const high = volts.reduce((most, v) => Math.max(most, v), -Infinity);
     return [{ chip: part.id, low, high, period }];
   });
+}
+
+/** Pins by which a chip decides: one that leads nowhere picks up whatever is near. */
+const DECIDES = ['trigger', 'threshold', 'reset'] as const;
+
+function hangsOpen(built: Circuit): boolean {
+  const open = new Set(floatingNodes(built));
+  return built.parts.some(
+    (part) => isKind(part, 'timer') && DECIDES.some((pin) => open.has(part.pins[pin] ?? '')),
+  );
 }
 
 /** The circuit that the pieces on the board make by then; the supply is put to it for the test. */

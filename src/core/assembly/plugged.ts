@@ -6,6 +6,7 @@ import { partOf, type Circuit } from '../circuit/circuit';
 import { isSource } from '../circuit/source';
 import { polarityOf, thingOf } from '../parts/thing';
 import { gateAt, NO_POWER, type GateGround } from './gates';
+import { isolationOf, type Isolation } from './isolate';
 import { blocksOf, wirePlaces, type Block } from './blocks';
 import { PACE } from './pace';
 import { idsOf, type Gate, type Piece, type Step } from './step';
@@ -28,15 +29,31 @@ export function pluggedSteps(ground: GateGround, built: AsBuilt): Step[] {
     newest.push(...block.pieces.map(({ part }) => part));
     if (i === blocks.length - 1) return;
     const gate = gateAt(ground, there, newest);
-    if (gate.erratic) return;
     // A test that shows nothing new waits for the next block.
     const still = gate.readings.length === 0 && gate.swings.length === 0;
-    if (gate.lit.length + gate.may.length <= lit && still) return;
-    lit = gate.lit.length + gate.may.length;
-    newest = [];
-    steps.push(blockGate(block.number, blocks.length, gate));
+    const shown = gate.lit.length + gate.may.length;
+    if (!gate.erratic && (shown > lit || !still)) {
+      lit = shown;
+      newest = [];
+      steps.push(blockGate(block.number, blocks.length, gate));
+    }
+    steps.push(...halfAlone(ground, there, blocks[i + 1]!));
   });
   return [...steps, ...powerSteps(ground)];
+}
+
+/** The half that stands by itself, just before the other chip goes in: its lamps lead to where that will be. */
+function halfAlone(ground: GateGround, there: ReadonlySet<string>, next: Block): Step[] {
+  const { parkOhms } = ground;
+  const chip = next.pieces.find(({ kind }) => kind === 'timer');
+  if (parkOhms === undefined || !chip) return [];
+  const isolation = isolationOf(ground, there, chip.part, parkOhms);
+  return isolation ? [isolateStep(isolation)] : [];
+}
+
+export function isolateStep(isolation: Isolation): Step {
+  const minutes = PACE['block-gate'] * isolation.parkings.length;
+  return { id: `isolate-${isolation.chip}`, action: 'isolate', isolation, minutes };
 }
 
 /** The look before power, the supply, and the last test. */

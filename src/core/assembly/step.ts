@@ -3,6 +3,7 @@ import type { Brightness } from '../catalogue/brightness';
 import type { ThingKind } from '../circuit/circuit';
 import type { Held } from '../observe/checkpoint';
 import type { Hertz, Seconds, Volts } from '../quantities/units';
+import type { Isolation } from './isolate';
 import type { PolarityCue } from '../parts/polarity';
 
 /** Where one leg goes, and how to know the leg. */
@@ -104,6 +105,7 @@ export type Step = StepBase &
         readonly of: number;
         readonly gate: Gate;
       }
+    | { readonly action: 'isolate'; readonly isolation: Isolation }
     | { readonly action: 'cut'; readonly cuts: readonly string[] }
     | {
         /** A batch is tacked by one leg, looked at, then finished and trimmed. */

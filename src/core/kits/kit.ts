@@ -57,6 +57,8 @@ export interface KitRequest {
   readonly lamps: Readonly<Record<string, LampType>>;
   /** Further resistors that each student tries in turn. */
   readonly spareValues?: readonly number[];
+  /** A resistor that parks an open end while one half is tested alone. */
+  readonly parkOhms?: number | undefined;
   /** What the lesson wants besides its circuit. */
   readonly extras?: readonly Extra[];
   /** Where it is measured: a current wants a third hand. */
@@ -111,6 +113,7 @@ function needs(request: KitRequest): Need[] {
   }
   if (build === 'taped') add({ kind: 'tape' }, 'tapes', tapesOf(plan));
   for (const ohms of spareValues ?? []) add({ kind: 'resistor', ohms }, 'in turn');
+  if (request.parkOhms !== undefined) add({ kind: 'resistor', ohms: request.parkOhms }, 'parked');
   add({ kind: 'board', board: choiceOf(plan.board) }, 'board');
   // A lead is lifted with one hand and two probes are held with the others: clips are the third hand.
   if (request.checkpoints.some(isGapped)) add({ kind: 'clip-lead' }, 'meter', 2, 'bench');

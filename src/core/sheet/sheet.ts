@@ -1,4 +1,5 @@
 import { lessonTime, type LessonTime } from '../assembly/lessonTime';
+import { isolationsOf, type Isolation } from '../assembly/isolate';
 import { buildSteps, soldering, totalMinutes } from '../assembly/steps';
 import type { Step } from '../assembly/step';
 import type { AsBuilt } from '../board/asBuilt';
@@ -7,6 +8,8 @@ import { boardOf } from '../board/copper';
 import type { Method } from '../board/layout/attempts';
 import type { Quality } from '../board/layout/score';
 import type { Plan } from '../board/plan';
+import { neighbours } from '../catalogue/preferred';
+import { valuesOf } from '../catalogue/shelf';
 import type { SourceChoice } from '../catalogue/supplies';
 import { expectedReadings, type Expectation } from '../checking/expected';
 import { isKind, type Circuit } from '../circuit/circuit';
@@ -50,6 +53,8 @@ export interface Sheet {
   /** What a meter reads on the plan as it is. */
   readonly readings: readonly StandingReading[];
   readonly steps: readonly Step[];
+  /** Each half of a lesson of two chips by itself, with the other chip pulled out of the finished board. */
+  readonly isolations: readonly Isolation[];
   readonly minutes: number;
   /** The whole lesson: talk, building, checking, clearing up. */
   readonly time: LessonTime;
@@ -91,8 +96,13 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
   if (!expected.ok) return expected;
   const { ageGroup: age, extras = [] } = request;
   const batch = pattern.batch?.(choice.params) ?? 1;
-  const wishes = { age, batch, walk: sums.walk, extras, held };
+  const parkOhms = parkingOhms(circuit, request);
+  const wishes = { age, batch, walk: sums.walk, extras, held, parkOhms };
   const steps = asChecked(buildSteps(plan, circuit, built, wishes), expected.value);
+  // A board that makes another circuit is no measure of what is right.
+  const alone = parkOhms !== undefined && built.asWanted;
+  const isolations = alone ? isolationsOf({ plan, circuit, held }, parkOhms) : [];
+  const parked = isolations.length > 0 || steps.some(({ action }) => action === 'isolate');
   const minutes = totalMinutes(steps);
   const { students, stock } = request;
   const cautions = cautionsFor({
@@ -116,6 +126,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
       .filter((row) => !row.beyond)
       .slice(1)
       .map(({ ohms }) => ohms),
+    parkOhms: parked ? parkOhms : undefined,
     extras,
     checkpoints,
     students,
@@ -134,6 +145,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
     built: lightened(built),
     readings: readingsOf(built, checkpoints, request.meter),
     steps,
+    isolations,
     minutes,
     time: lessonTime(minutes, checkpoints.length, age),
     soldering: soldering(plan),
@@ -148,6 +160,15 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
     cautions,
     findings,
   });
+}
+
+/** Ohms that park an open end: small beside a lamp's own resistor, and no harm to an output or a rail. */
+const PARKING_OHMS = 470;
+
+/** The resistor of the drawer that halves are parked on, where a lesson has two of them. */
+function parkingOhms({ parts }: Circuit, { shelf, style }: SheetRequest): number | undefined {
+  if (parts.filter((part) => isKind(part, 'timer')).length < 2) return undefined;
+  return neighbours(valuesOf(shelf, style.values), PARKING_OHMS).nearest;
 }
 
 /** The circuit and its figures alone, without plan, draws and kit. */

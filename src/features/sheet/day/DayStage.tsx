@@ -47,7 +47,7 @@ const BENEATH_NAMES: Readonly<Record<Beneath, string>> = {
   'tired supply': 'a tired supply beneath',
   'fresh supply': 'a fresh supply beneath',
   'no lamps': 'the same without its lamps beneath',
-  'its mean': 'its mean, all the time, beneath',
+  'its mean': 'the mean of its pulses beneath',
 };
 
 const VIEWS = { whole: 'from switching on', rounds: 'two rounds', close: 'close up' } as const;

@@ -1,5 +1,6 @@
 import type { HouseStyle, Sheet, SheetRequest, Shelf } from '@/core';
 import { DamageSection } from './DamageSection';
+import { IsolateSection } from './IsolateSection';
 import { WhatIfSection } from './WhatIfSection';
 
 interface Props {
@@ -14,6 +15,7 @@ export function TryStage({ sheet, request, shelf, style }: Props) {
   return (
     <>
       <DamageSection sheet={sheet} request={request} />
+      {sheet.isolations.length > 0 && <IsolateSection sheet={sheet} />}
       <WhatIfSection sheet={sheet} shelf={shelf} style={style} />
     </>
   );

@@ -6,6 +6,7 @@ import {
   formatQuantity,
   partOf,
   valuesOf,
+  withHeld,
   type Circuit,
   type HouseStyle,
   type Outcome,
@@ -38,12 +39,17 @@ interface Props {
 
 /** What if the resistor were another: the curve with its zones, and a walk down it value by value to the floor. */
 export function WhatIfSection({ sheet, shelf, style }: Props) {
-  const resistors = sheet.circuit.parts.filter(({ kind }) => kind === 'resistor').map(({ id }) => id);
+  // Of a build that moves, those that guard a lamp: the others set its time, and are changed in its wish.
+  const guards = sheet.sums.strings.map(({ resistor: id }) => id);
+  const all = sheet.circuit.parts.filter(({ kind }) => kind === 'resistor').map(({ id }) => id);
+  const resistors = sheet.sums.timing ? all.filter((id) => guards.includes(id)) : all;
   const [chosen, setChosen] = useState('');
   const resistor = resistors.includes(chosen) ? chosen : resistors[0];
   if (!resistor) return null;
   const own = sheet.sums.strings.find((sum) => sum.resistor === resistor);
-  const lamp = own?.lamps[0]?.part ?? sheet.sums.design.lamps[0]!.part;
+  const lamp = own?.lamps[0]?.part ?? sheet.sums.design.lamps[0]?.part;
+  if (!lamp) return null;
+  const circuit = withHeld(sheet.circuit, sheet.started);
   return (
     <section className="ruled">
       <div className="ruled-head">
@@ -62,10 +68,7 @@ export function WhatIfSection({ sheet, shelf, style }: Props) {
           </Form.Select>
         )}
       </div>
-      <Curve
-        key={resistor}
-        question={{ circuit: sheet.circuit, resistor, lamp, values: valuesOf(shelf, style.values) }}
-      />
+      <Curve key={resistor} question={{ circuit, resistor, lamp, values: valuesOf(shelf, style.values) }} />
     </section>
   );
 }

@@ -1,4 +1,4 @@
-import { idsOf, type Sheet, type Step } from '@/core';
+import { idsOf, PARKED, parkedPlan, type Isolation, type Plan, type Sheet, type Step } from '@/core';
 import { BoardDrawing } from '@/features/plan/BoardDrawing';
 import { FarSide, farSideOf } from '@/features/plan/FarSide';
 import { capital } from '@/messages/grammar';
@@ -28,8 +28,9 @@ export function StepBoard({ sheet, at, svgRef }: Props) {
     <BoardSoFar
       sheet={sheet}
       done={at + 1}
-      now={idsOf(step)}
+      now={step.action === 'isolate' ? [PARKED] : idsOf(step)}
       ringed
+      plan={step.action === 'isolate' ? standingFor(step.isolation, plan) : plan}
       title={`The board at step ${at + 1}`}
       svgRef={svgRef}
     />
@@ -47,12 +48,19 @@ interface SectionProps {
 export function SectionBoard({ sheet, steps, first }: SectionProps) {
   const done = first + steps.length;
   return (
-    <BoardSoFar sheet={sheet} done={done} now={steps.flatMap(idsOf)} title={`The board after step ${done}`} />
+    <BoardSoFar
+      sheet={sheet}
+      plan={sheet.plan}
+      done={done}
+      now={steps.flatMap(idsOf)}
+      title={`The board after step ${done}`}
+    />
   );
 }
 
 interface SoFarProps {
   readonly sheet: Sheet;
+  readonly plan: Plan;
   /** Steps that are done. */
   readonly done: number;
   /** Pieces that it is about. */
@@ -62,21 +70,26 @@ interface SoFarProps {
   readonly svgRef?: Ref<SVGSVGElement> | undefined;
 }
 
-function BoardSoFar({ sheet, done, now, ringed = false, title, svgRef }: SoFarProps) {
+function BoardSoFar({ sheet, plan, done, now, ringed = false, title, svgRef }: SoFarProps) {
   return (
     <BoardDrawing
-      plan={sheet.plan}
+      plan={plan}
       circuit={sheet.circuit}
       sorts={sheet.sorts}
       supply={sheet.supply}
       orientation={sheet.build.held}
       svgRef={svgRef}
       title={title}
-      placed={new Set(sheet.steps.slice(0, done).flatMap(idsOf))}
+      placed={new Set([...sheet.steps.slice(0, done).flatMap(idsOf), ...now])}
       ringed={new Set(ringed ? now : [])}
       around={now}
     />
   );
+}
+
+/** The plan with the resistor at the first of its two places. */
+function standingFor({ parkings, ohms }: Isolation, plan: Plan): Plan {
+  return parkedPlan(plan, parkings[0]!.legs, ohms);
 }
 
 /** Steps that are done with the board turned over, or between the faces of a cell. */

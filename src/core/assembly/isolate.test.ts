@@ -1,0 +1,103 @@
+import fc from 'fast-check';
+import { choiceWith, patternSheet, requestWith } from '../../../tests/support/sheets';
+import { WISHES } from '../../../tests/support/wishes';
+import { isKind, type Circuit, type Part } from '../circuit/circuit';
+import { lampsSeen } from '../observe/looks';
+import { observe } from '../observe/observe';
+import { MINUS, PLUS } from '../patterns/steady/parts';
+import { makeSheet, type Sheet } from '../sheet/sheet';
+import { idsOf } from './step';
+import type { Isolation } from './isolate';
+
+/** The half as it is meant, without any board: one chip taken away, and its output's net on a rail through the resistor. */
+function meant(circuit: Circuit, { without, ohms }: Isolation, rail: 'plus' | 'minus'): Circuit {
+  const out = circuit.parts.find(({ id }) => id === without)!.pins['output']!;
+  const parked: Part = {
+    id: 'RP',
+    kind: 'resistor',
+    pins: { a: out, b: rail === 'plus' ? PLUS : MINUS },
+    params: { ohms, tolerance: 0.05, watts: 0.25 },
+  };
+  return { ...circuit, parts: [...circuit.parts.filter(({ id }) => id !== without), parked] };
+}
+
+/** What is seen of a half as it is meant, lamps with their rate to two digits. */
+function shown(circuit: Circuit): Record<string, string> {
+  const seen = observe(circuit);
+  if (!seen.ok) throw new Error(JSON.stringify(seen.findings));
+  return Object.fromEntries(
+    lampsSeen(seen.value)
+      .filter(({ glow }) => glow >= 1e-3)
+      .map(({ part, hertz }) => [part, hertz === undefined ? 'lit' : hertz.toPrecision(2)]),
+  );
+}
+
+function told({ gate }: Isolation['parkings'][number]): Record<string, string> {
+  return Object.fromEntries(
+    gate.lit.map((part) => [
+      part,
+      gate.blinks[part] === undefined ? 'lit' : gate.blinks[part].toPrecision(2),
+    ]),
+  );
+}
+
+function sheetFor(pattern: 'alternate' | 'chain', params: object): Sheet | undefined {
+  const choice = choiceWith(pattern, params as never, 'full');
+  const made = makeSheet({
+    ...requestWith(),
+    choice,
+    draws: { samples: 40, seed: 1, coverage: 0.95, ends: 'one' },
+  });
+  return made.ok ? made.value : undefined;
+}
+
+describe('one half alone', () => {
+  it.each(['alternate', 'chain'] as const)('of %s shows what the half as it is meant does', (pattern) => {
+    const wishes = [{}, ...fc.sample(WISHES[pattern] as fc.Arbitrary<object>, { numRuns: 2, seed: 5 })];
+    let halves = 0;
+    for (const params of wishes) {
+      const sheet = sheetFor(pattern, params);
+      for (const isolation of sheet?.isolations ?? []) {
+        halves++;
+        for (const parking of isolation.parkings)
+          expect(told(parking)).toEqual(shown(meant(sheet!.circuit, isolation, parking.rail)));
+      }
+    }
+    expect(halves).toBeGreaterThanOrEqual(3);
+  });
+
+  const sheet = patternSheet('alternate', {}, 'full');
+
+  it('flashes one colour with its end on plus and the other with it on minus, at the chip’s own rate', () => {
+    for (const { chip, parkings } of sheet.isolations) {
+      const [plus, minus] = parkings.map(({ gate }) => gate);
+      const own = sheet.sums.timing!.find((times) => times.chip === chip)!;
+      expect([...plus!.lit, ...minus!.lit].sort()).toEqual(['D1', 'D2']);
+      for (const gate of [plus!, minus!])
+        expect(Object.values(gate.blinks)[0]! / own.hertz).toBeCloseTo(1, 1);
+    }
+    // The second chip's low lights the first lamp, which then needs its other end up.
+    expect(sheet.isolations.find(({ chip }) => chip === 'U2')!.parkings[0]!.gate.lit).toEqual(['D1']);
+  });
+
+  it('comes on the card before the second chip does, with both lamps there, in holes that nothing else takes', () => {
+    const at = sheet.steps.findIndex(({ action }) => action === 'isolate');
+    const step = sheet.steps[at]!;
+    if (step.action !== 'isolate') throw new Error('no such step');
+    const there = new Set(sheet.steps.slice(0, at).flatMap(idsOf));
+    expect([...there]).toEqual(expect.arrayContaining(['U1', 'D1', 'D2']));
+    expect(there.has('U2')).toBe(false);
+    const taken = sheet.plan.placements.flatMap(({ legs }) => Object.values(legs));
+    for (const { legs } of step.isolation.parkings)
+      for (const hole of Object.values(legs)) expect(taken).not.toContain(hole);
+    expect(idsOf(step)).toEqual([]);
+    expect(sheet.kit.lines.find(({ key }) => key === `resistor ${step.isolation.ohms}`)?.parts).toContain(
+      'parked',
+    );
+  });
+
+  it('is no matter of lessons with one chip', () => {
+    expect(patternSheet('blink').isolations).toEqual([]);
+    expect(patternSheet('blink').circuit.parts.filter((part) => isKind(part, 'timer'))).toHaveLength(1);
+  });
+});

@@ -1,0 +1,53 @@
+import { boardOf, buildType, type Sheet, type Step } from '@/core';
+import { capital, listed } from './grammar';
+import { holeName } from './holes';
+import { TIMER_PINS } from './names';
+import { valueOf, type StepWords } from './stepWords';
+import { HELPER_WORDS } from './timing';
+
+type Placed = Extract<Step, { action: 'place-part' }>;
+
+/** The two sides of a chip, from the end with the notch. */
+const LEFT = TIMER_PINS.slice(0, 4);
+const RIGHT = [...TIMER_PINS.slice(4)].reverse();
+
+/** A chip lies by its notch: pin 1 left of it, and pin 8 across. */
+export function timerWords(step: Placed, sheet: Sheet): StepWords {
+  const at = (pin: string) => holeName(step.legs.find((leg) => leg.pin === pin)!.hole);
+  const sideOf = (pins: readonly string[]) => listed(pins.map(at));
+  const across = buildType(boardOf(sheet.plan)) === 'plugged' ? 'across the trench' : 'on the board';
+  return {
+    title: `Put the timer chip ${step.part}, ${valueOf(step.part, sheet)}, ${across}: pin 1 in ${at('ground')}, pin 8 in ${at('supply')}.`,
+    detail: `Press its two rows of legs a little together first, then straight in, all eight at once. Pins 1 to 4 are then in ${sideOf(LEFT)}, pins 8 to 5 in ${sideOf(RIGHT)}.`,
+    cue: `Notch at the end of ${at('ground')} and ${at('supply')}; pin 1 is left of the notch, seen from above.`,
+    why: 'It compares two voltages, and remembers which was passed last.',
+  };
+}
+
+export function capacitorWords(step: Placed, holes: string, sheet: Sheet): StepWords {
+  const what = `the capacitor ${step.part}, ${valueOf(step.part, sheet)},`;
+  const why = timeOf(step.part, sheet) ?? helpOf(step.part, sheet) ?? 'It keeps charge.';
+  if (!step.polarised)
+    return { title: `Put ${what} in ${holes}.`, detail: 'Either way round is right.', why };
+  const at = (pin: string) => holeName(step.legs.find((leg) => leg.pin === pin)!.hole);
+  return {
+    title: `Put ${what} in ${holes}.`,
+    detail: 'It must not be turned round: it would leak, and can vent.',
+    cue: `Long leg in ${at('a')}. The leg beside the stripe, which is minus, in ${at('b')}.`,
+    why,
+  };
+}
+
+/** What a part is there for that neither sets a time nor guards a lamp. */
+export function helpOf(part: string, { sums }: Sheet): string | undefined {
+  const helper = sums.helpers?.find((one) => one.part === part);
+  return helper && `${capital(HELPER_WORDS[helper.job])}.`;
+}
+
+/** What a part that sets a time does there. */
+export function timeOf(part: string, { sums }: Sheet): string | undefined {
+  const chip = sums.timing?.find(({ parts }) => Object.values(parts).includes(part));
+  if (!chip) return undefined;
+  const others = Object.values(chip.parts).filter((id) => id !== part);
+  return `Together with ${listed(others)} it sets the time of ${chip.chip}.`;
+}
