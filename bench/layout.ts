@@ -3,7 +3,8 @@ import {
   choiceSchema,
   DEFAULT_BUILD,
   DEFAULT_STYLE,
-  fewestWires,
+  boardOf,
+  boundsOf,
   layOut,
   parseCircuit,
   PATTERN_IDS,
@@ -45,7 +46,9 @@ function planFigure(circuit: Circuit, board: BoardChoice): string {
   const rounds = circuit.parts.length > 20 ? 7 : 9;
   const time = ms(median(lay, rounds, 3));
   const { jumpers, wire, crossings, cuts } = quality;
-  return `${time}; ${jumpers} wires (at least ${fewestWires(circuit)}), ${Math.round(wire)} pitches, ${crossings} crossings, ${cuts} cuts; ${method}`;
+  const least = boundsOf(circuit, boardOf(laid.value.plan));
+  const bound = least ? ` (at least ${least.wires} and ${least.pitches})` : '';
+  return `${time}; ${jumpers} wires, ${Math.round(wire)} pitches${bound}, ${crossings} crossings, ${cuts} cuts; ${method}`;
 }
 
 /** Two timers with their networks, eight lamps with two resistors each: as large as a board lesson gets. */

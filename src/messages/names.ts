@@ -245,6 +245,7 @@ export function stockName(spec: StockSpec): string {
 
 export const BOARD_NAMES: Readonly<Record<BoardChoice, string>> = {
   mini: 'mini breadboard, 17 rows, no rails',
+  'mini-pair': 'two mini breadboards, end to end',
   half: 'half-size breadboard',
   full: 'full-size breadboard',
   'full-split': 'full-size breadboard, rails split',
@@ -256,6 +257,7 @@ export const BOARD_NAMES: Readonly<Record<BoardChoice, string>> = {
 /** The same in two words, for narrow places. */
 export const BOARD_SHORT: Readonly<Record<BoardChoice, string>> = {
   mini: 'mini board',
+  'mini-pair': 'two mini boards',
   half: 'half board',
   full: 'full board',
   'full-split': 'full board, split rails',

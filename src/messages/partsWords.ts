@@ -62,7 +62,7 @@ function threeColours(lamp: Thing): PartWords[] {
 
 /** Which holes of a board are one piece of metal. */
 export function boardAnatomy(id: BoardId): string {
-  const { copper, rows, across, rails, splitAfter } = BOARDS[id];
+  const { copper, rows, across, rails, splitAfter, seamAfter } = BOARDS[id];
   switch (copper) {
     case 'rows':
       return [
@@ -70,6 +70,11 @@ export function boardAnatomy(id: BoardId): string {
         rails.length === 0
           ? 'No rails.'
           : 'The rails along both edges run from end to end; left and right ones are not joined.',
+        ...(seamAfter === undefined
+          ? []
+          : [
+              `Two boards pushed together: the second begins with row ${seamAfter + 1}, and no chip lies over the seam.`,
+            ]),
         ...(splitAfter === undefined
           ? []
           : [

@@ -6,8 +6,7 @@ import { lampsSeen } from '../observe/looks';
 import { observe } from '../observe/observe';
 import { MINUS, PLUS } from '../patterns/steady/parts';
 import { makeSheet, type Sheet } from '../sheet/sheet';
-import { idsOf } from './step';
-import type { Isolation } from './isolate';
+import { idsOf, type Isolation } from './step';
 
 /** The half as it is meant, without any board: one chip taken away, and its output's net on a rail through the resistor. */
 function meant(circuit: Circuit, { without, ohms }: Isolation, rail: 'plus' | 'minus'): Circuit {

@@ -6,26 +6,7 @@ import { sourceOf } from '../circuit/source';
 import { lampIds } from '../observe/looks';
 import type { Ohms } from '../quantities/units';
 import { gateAt, type GateGround } from './gates';
-import type { Gate } from './step';
-
-/** One half of a lesson of two chips by itself: the other end of its lamps is parked on either rail. */
-export interface Isolation {
-  /** The chip whose half is tested, and the one that is not there. */
-  readonly chip: string;
-  readonly without: string;
-  /** Of the resistor that parks the other end; small beside a lamp's own, large enough that nothing is harmed. */
-  readonly ohms: Ohms;
-  /** Lamps that are on the board then. */
-  readonly lamps: readonly string[];
-  readonly parkings: readonly Parking[];
-}
-
-/** Where the parking resistor goes, and what is seen with it there. */
-export interface Parking {
-  readonly rail: 'plus' | 'minus';
-  readonly legs: Readonly<Record<'a' | 'b', HoleName>>;
-  readonly gate: Gate;
-}
+import type { Isolation, Parking } from './step';
 
 /** Name of the parking resistor, which no circuit has. */
 export const PARKED = 'RP';

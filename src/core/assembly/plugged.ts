@@ -6,10 +6,10 @@ import { partOf, type Circuit } from '../circuit/circuit';
 import { isSource } from '../circuit/source';
 import { polarityOf, thingOf } from '../parts/thing';
 import { gateAt, NO_POWER, type GateGround } from './gates';
-import { isolationOf, type Isolation } from './isolate';
+import { isolationOf } from './isolate';
 import { blocksOf, wirePlaces, type Block } from './blocks';
 import { PACE } from './pace';
-import { idsOf, type Gate, type Piece, type Step } from './step';
+import { idsOf, type Gate, type Isolation, type Piece, type Step } from './step';
 
 /**
  * The build card of a plug-in board: block by block, wires and low parts first, a test after each that lights

@@ -1,9 +1,9 @@
+import type { HoleName } from '../board/geometry';
 import type { JumperColour } from '../board/plan';
 import type { Brightness } from '../catalogue/brightness';
 import type { ThingKind } from '../circuit/circuit';
 import type { Held } from '../observe/checkpoint';
-import type { Hertz, Seconds, Volts } from '../quantities/units';
-import type { Isolation } from './isolate';
+import type { Hertz, Ohms, Seconds, Volts } from '../quantities/units';
 import type { PolarityCue } from '../parts/polarity';
 
 /** Where one leg goes, and how to know the leg. */
@@ -57,6 +57,25 @@ export interface Gate {
   /** Buttons that are held and knobs that are turned for it. */
   readonly held: Held;
   readonly readings: readonly GateReading[];
+}
+
+/** One half of a lesson of two chips by itself: the other end of its lamps is parked on either rail. */
+export interface Isolation {
+  /** The chip whose half is tested, and the one that is not there. */
+  readonly chip: string;
+  readonly without: string;
+  /** Of the resistor that parks the other end; small beside a lamp's own, large enough that nothing is harmed. */
+  readonly ohms: Ohms;
+  /** Lamps that are on the board then. */
+  readonly lamps: readonly string[];
+  readonly parkings: readonly Parking[];
+}
+
+/** Where the parking resistor goes, and what is seen with it there. */
+export interface Parking {
+  readonly rail: 'plus' | 'minus';
+  readonly legs: Readonly<Record<'a' | 'b', HoleName>>;
+  readonly gate: Gate;
 }
 
 interface StepBase {

@@ -1,6 +1,7 @@
 /** Boards of equal standing: plug-in, soldered, and tape on card. */
 export const BOARD_IDS = [
   'mini',
+  'mini-pair',
   'half',
   'full',
   'full-split',
@@ -13,7 +14,16 @@ export const BOARD_IDS = [
 ] as const;
 export type BoardId = (typeof BOARD_IDS)[number];
 /** What an educator chooses from; a card takes as many tapes a lane as its longest chain wants. */
-export const BOARD_CHOICES = ['mini', 'half', 'full', 'full-split', 'strip', 'pad', 'card'] as const;
+export const BOARD_CHOICES = [
+  'mini',
+  'mini-pair',
+  'half',
+  'full',
+  'full-split',
+  'strip',
+  'pad',
+  'card',
+] as const;
 export type BoardChoice = (typeof BOARD_CHOICES)[number];
 
 /** What joins holes: rows of five, strips that may be cut, nothing at all, or the tapes themselves. */
@@ -32,6 +42,8 @@ export interface BoardSpec {
   readonly rails: readonly RailName[];
   /** Last row of the upper half when the rails are split in the middle. */
   readonly splitAfter?: number;
+  /** Last row before the seam, where two boards are pushed together end to end: nothing stiff lies over it. */
+  readonly seamAfter?: number;
 }
 
 const plug = (id: BoardId, rows: number, rest: Partial<BoardSpec> = {}): BoardSpec => ({
@@ -49,6 +61,7 @@ function card(id: BoardId, chain: number): BoardSpec {
 
 export const BOARDS: Readonly<Record<BoardId, BoardSpec>> = {
   mini: plug('mini', 17, { rails: [] }),
+  'mini-pair': plug('mini-pair', 34, { rails: [], seamAfter: 17 }),
   half: plug('half', 30),
   full: plug('full', 63),
   'full-split': plug('full-split', 63, { splitAfter: 31 }),
@@ -67,6 +80,11 @@ export function boardsFor(choice: BoardChoice): readonly BoardSpec[] {
 
 export function choiceOf(id: BoardId): BoardChoice {
   return BOARDS[id].copper === 'tapes' ? 'card' : (id as BoardChoice);
+}
+
+/** What a board is bought as, and how many of it. */
+export function boughtAs(id: BoardId): { readonly board: BoardChoice; readonly count: number } {
+  return id === 'mini-pair' ? { board: 'mini', count: 2 } : { board: choiceOf(id), count: 1 };
 }
 
 /** Whether parts are soldered to it, plugged into it, or taped on. */

@@ -1,4 +1,4 @@
-import { BOARDS, buildType, choiceOf } from '../board/boards';
+import { BOARDS, boughtAs, buildType } from '../board/boards';
 import type { Plan } from '../board/plan';
 import { isSteady, SUPPLIES, type SourceChoice } from '../catalogue/supplies';
 import type { LampType } from '../catalogue/lamps';
@@ -114,7 +114,8 @@ function needs(request: KitRequest): Need[] {
   if (build === 'taped') add({ kind: 'tape' }, 'tapes', tapesOf(plan));
   for (const ohms of spareValues ?? []) add({ kind: 'resistor', ohms }, 'in turn');
   if (request.parkOhms !== undefined) add({ kind: 'resistor', ohms: request.parkOhms }, 'parked');
-  add({ kind: 'board', board: choiceOf(plan.board) }, 'board');
+  const bought = boughtAs(plan.board);
+  add({ kind: 'board', board: bought.board }, 'board', bought.count);
   // A lead is lifted with one hand and two probes are held with the others: clips are the third hand.
   if (request.checkpoints.some(isGapped)) add({ kind: 'clip-lead' }, 'meter', 2, 'bench');
   if (build === 'soldered') add({ kind: 'iron' }, 'iron', 1, 'bench');

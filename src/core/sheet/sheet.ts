@@ -1,7 +1,8 @@
 import { lessonTime, type LessonTime } from '../assembly/lessonTime';
-import { isolationsOf, type Isolation } from '../assembly/isolate';
+import type { GateGround } from '../assembly/gates';
+import { isolationsOf } from '../assembly/isolate';
 import { buildSteps, soldering, totalMinutes } from '../assembly/steps';
-import type { Step } from '../assembly/step';
+import type { Isolation, Step } from '../assembly/step';
 import type { AsBuilt } from '../board/asBuilt';
 import { buildType } from '../board/boards';
 import { boardOf } from '../board/copper';
@@ -99,9 +100,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
   const parkOhms = parkingOhms(circuit, request);
   const wishes = { age, batch, walk: sums.walk, extras, held, parkOhms };
   const steps = asChecked(buildSteps(plan, circuit, built, wishes), expected.value);
-  // A board that makes another circuit is no measure of what is right.
-  const alone = parkOhms !== undefined && built.asWanted;
-  const isolations = alone ? isolationsOf({ plan, circuit, held }, parkOhms) : [];
+  const isolations = halvesOf({ plan, circuit, held, parkOhms }, built.asWanted);
   const parked = isolations.length > 0 || steps.some(({ action }) => action === 'isolate');
   const minutes = totalMinutes(steps);
   const { students, stock } = request;
@@ -169,6 +168,11 @@ const PARKING_OHMS = 470;
 function parkingOhms({ parts }: Circuit, { shelf, style }: SheetRequest): number | undefined {
   if (parts.filter((part) => isKind(part, 'timer')).length < 2) return undefined;
   return neighbours(valuesOf(shelf, style.values), PARKING_OHMS).nearest;
+}
+
+/** Each half by itself; a board that makes another circuit than is wanted is no measure of what is right. */
+function halvesOf(ground: GateGround, asWanted: boolean): Isolation[] {
+  return ground.parkOhms !== undefined && asWanted ? isolationsOf(ground, ground.parkOhms) : [];
 }
 
 /** The circuit and its figures alone, without plan, draws and kit. */

@@ -19,6 +19,14 @@ export function PlugGround({ plan, rows, view }: Props) {
     <>
       <Box from={{ x: left, y: -0.6 }} to={{ x: right, y: rows + 1.3 }} view={view} fill={DRAWN.board} edge />
       <Box from={{ x: 7.9, y: -0.55 }} to={{ x: 9.1, y: rows + 1.25 }} view={view} fill={DRAWN.trench} />
+      {board.seamAfter !== undefined && rows > board.seamAfter && (
+        <Box
+          from={{ x: left, y: board.seamAfter + 0.47 }}
+          to={{ x: right, y: board.seamAfter + 0.53 }}
+          view={view}
+          fill={DRAWN.edge}
+        />
+      )}
       {railed && <RailLines board={board} rows={rows} view={view} />}
       {holes.map((hole) => {
         const { x, y } = at(hole, view);

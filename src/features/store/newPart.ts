@@ -114,7 +114,13 @@ export const ASKS: Readonly<Record<Kind, readonly Ask[]>> = {
   cell: [suppliesOf(true)],
   holder: [suppliesOf(true), { name: 'cells', label: 'Cells', figure: true }],
   supply: [suppliesOf(false)],
-  board: [{ name: 'board', label: 'Which', of: BOARD_CHOICES.map((board) => [board, BOARD_NAMES[board]]) }],
+  board: [
+    {
+      name: 'board',
+      label: 'Which',
+      of: BOARD_CHOICES.filter((board) => board !== 'mini-pair').map((board) => [board, BOARD_NAMES[board]]),
+    },
+  ],
   thing: [{ name: 'name', label: 'What it is', example: 'jam jar' }],
   diode: [],
   'light-sensor': [],

@@ -23,12 +23,23 @@ export function candidatesFor(body: Thing, lattice: Lattice, lamps: LampHabit): 
     case 'line':
       return covering(body, lattice, lines(body, lattice, print, oneWay));
     case 'comb':
-      return covering(body, lattice, combs(Object.keys(body.legs).length, print.pitch, lattice));
+      return covering(
+        body,
+        lattice,
+        offSeam(lattice, combs(Object.keys(body.legs).length, print.pitch, lattice)),
+      );
     case 'dual':
-      return covering(body, lattice, chips(body, lattice, print));
+      return covering(body, lattice, offSeam(lattice, chips(body, lattice, print)));
     case 'leads':
       return [];
   }
+}
+
+/** Without the ways over the seam of two boards: rows beside it are not a pitch apart, and stiff legs do not give. */
+function offSeam({ board, holes }: Lattice, ways: readonly Legs[]): readonly Legs[] {
+  const { seamAfter } = board;
+  if (seamAfter === undefined) return ways;
+  return ways.filter((way) => new Set(way.holes.map((hole) => holes[hole]!.row > seamAfter)).size === 1);
 }
 
 /** How a thing's legs lie, before it is known which holes its body lies over. */

@@ -1,7 +1,5 @@
-import { footprintOf, thingsOf } from '../../parts/thing';
 import { boardOf } from '../copper';
 import { distance, holeOf } from '../geometry';
-import type { Circuit } from '../../circuit/circuit';
 import type { Plan } from '../plan';
 import { crosses } from './wirePrice';
 import { WEIGHTS } from './weights';
@@ -34,19 +32,3 @@ export function qualityOf(plan: Plan): Quality {
 }
 
 type Hole = NonNullable<ReturnType<typeof holeOf>>;
-
-/**
- * The fewest wires that any plan of a circuit on a plug-in board can do with, as far as is known: each net that
- * comes out on both sides of a chip must cross the trench, by a wire or by a part that reaches over it.
- */
-export function fewestWires(circuit: Circuit): number {
-  const bodies = thingsOf(circuit);
-  const mustCross = new Set<string>();
-  for (const body of bodies) {
-    const print = footprintOf(body);
-    if (print.form !== 'dual') continue;
-    const right = new Set(print.right.map((pin) => body.legs[pin]));
-    for (const pin of print.left) if (right.has(body.legs[pin]!)) mustCross.add(body.legs[pin]!);
-  }
-  return mustCross.size;
-}

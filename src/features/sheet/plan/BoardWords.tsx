@@ -1,7 +1,16 @@
-import { BOARD_CHOICES, BOARDS, choiceOf, DEFAULT_BUILD, type PatternChoice, type Sheet } from '@/core';
+import {
+  boardOf,
+  BOARD_CHOICES,
+  BOARDS,
+  boundsOf,
+  choiceOf,
+  DEFAULT_BUILD,
+  type PatternChoice,
+  type Sheet,
+} from '@/core';
 import { Choice } from '@/features/wish/Words';
 import { BOARD_NAMES } from '@/messages/names';
-import { lengthWords } from '@/messages/lengths';
+import { leastWords, lengthWords } from '@/messages/lengths';
 import { solderWords } from '@/messages/soldering';
 
 interface Props {
@@ -17,6 +26,19 @@ const METHODS: Readonly<Record<Sheet['method'], string>> = {
   'most joined': 'placed from the most joined part on',
   tried: 'the best of several orders',
 };
+
+/** What no plan of this circuit on this board can do without, and how far this one is from it. */
+function LeastWords({ sheet }: { sheet: Sheet }) {
+  const { circuit, plan, quality } = sheet;
+  const least = boundsOf(circuit, boardOf(plan));
+  // By hand a leg may stand in a rail and save its wire.
+  if (!least || least.wires === 0 || quality.jumpers < least.wires) return null;
+  return (
+    <p className="small-print">
+      {leastWords(least, quality, boardOf(plan).copper === 'pads' ? 'pad' : 'row')}
+    </p>
+  );
+}
 
 /** Which board, how close, how it is held; and how good the plan is. */
 export function BoardWords({ sheet, choice, onChoice }: Props) {
@@ -67,6 +89,7 @@ export function BoardWords({ sheet, choice, onChoice }: Props) {
         {quality.cuts > 0 && `, ${quality.cuts} cuts`}
         {sheet.soldering.joints > 0 && `, ${solderWords(sheet.soldering)}`}: {METHODS[sheet.method]}.
       </p>
+      <LeastWords sheet={sheet} />
     </section>
   );
 }
