@@ -191,7 +191,14 @@ export { currentPaths } from './diagram/paths';
 export { PATTERN_IDS, patternOf, PATTERNS, type PatternId } from './patterns/index';
 export type { Goal } from './patterns/goal';
 export type { AgeRow, LampFigure, Life, LessonSums, StringSum } from './patterns/steady/figures';
-export type { ChipTimes, Helper, TimingOption, TimingReason, TimingValues } from './patterns/timed/figures';
+export type {
+  ChipTimes,
+  Helper,
+  LampTurn,
+  TimingOption,
+  TimingReason,
+  TimingValues,
+} from './patterns/timed/figures';
 export { PARKED, parkedPlan } from './assembly/isolate';
 export type { Isolation } from './assembly/step';
 export { isSource, sourceOf } from './circuit/source';

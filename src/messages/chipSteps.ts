@@ -18,10 +18,20 @@ export function timerWords(step: Placed, sheet: Sheet): StepWords {
   const across = buildType(boardOf(sheet.plan)) === 'plugged' ? 'across the trench' : 'on the board';
   return {
     title: `Put the timer chip ${step.part}, ${valueOf(step.part, sheet)}, ${across}: pin 1 in ${at('ground')}, pin 8 in ${at('supply')}.`,
-    detail: `Press its two rows of legs a little together first, then straight in, all eight at once. Pins 1 to 4 are then in ${sideOf(LEFT)}, pins 8 to 5 in ${sideOf(RIGHT)}.`,
+    detail: `${againWords(step.part, sheet)}Press its two rows of legs a little together first, then straight in, all eight at once. Pins 1 to 4 are then in ${sideOf(LEFT)}, pins 8 to 5 in ${sideOf(RIGHT)}.`,
     cue: `Notch at the end of ${at('ground')} and ${at('supply')}; pin 1 is left of the notch, seen from above.`,
     why: 'It compares two voltages, and remembers which was passed last.',
   };
+}
+
+/** Of a second chip that keeps its time the same way: what is the same again, and what is not. */
+function againWords(part: string, { sums }: Sheet): string {
+  const all = sums.timing ?? [];
+  const at = all.findIndex(({ chip }) => chip === part);
+  const [own, earlier] = [all[at], all.slice(0, Math.max(0, at)).find(({ form }) => form === all[at]?.form)];
+  if (!own || !earlier) return '';
+  const alike = JSON.stringify(own.values) === JSON.stringify(earlier.values);
+  return `The same again on the second chip: as at ${earlier.chip}, with ${listed(Object.values(own.parts))} in the places of ${listed(Object.values(earlier.parts))}${alike ? '' : ', which have other values'}. `;
 }
 
 export function capacitorWords(step: Placed, holes: string, sheet: Sheet): StepWords {

@@ -40,7 +40,7 @@ function drawnCircuit(circuit: Circuit, draw: number): Circuit {
 }
 
 describe('bands of a build that moves', () => {
-  it.each(['blink', 'blink-simple', 'chain'] as const)('%s: as 2,000 whole runs have them', (pattern) => {
+  it.each(['blink', 'blink-simple', 'tone', 'chain'] as const)('%s: as 2,000 whole runs have them', (pattern) => {
     const { design } = worked(pattern);
     const { circuit } = design;
     const points = design.checkpoints.filter(hasFigure);

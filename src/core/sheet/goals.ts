@@ -18,7 +18,7 @@ export function goalsOf(pattern: PatternId, sums: LessonSums, asWanted: boolean)
   );
   return [
     ...promised,
-    ...(sums.timing ? [keepsTime(sums.timing)] : []),
+    ...(sums.timing ? [keepsTime(sums.timing, sums.turns)] : []),
     { code: 'within-limit', met: over.length === 0, parts: [...new Set(over)] },
     { code: 'board-makes-it', met: asWanted, parts: [] },
   ];
@@ -38,14 +38,17 @@ export function servesAs(
 /** Times further from the wish than this are other times to anybody. */
 const TIME_SHARE = 0.15;
 
-function keepsTime(chips: readonly ChipTimes[]): Goal {
+function keepsTime(chips: readonly ChipTimes[], turns: LessonSums['turns'] = []): Goal {
+  const isOff = (span: number, wished: number) => Math.abs(Math.log(span / wished)) > Math.log1p(TIME_SHARE);
   const off = chips.filter(({ wanted, solved }) => {
     const { high = 0, low = 0, period = high + low } = wanted;
     const whole = wanted.period !== undefined || wanted.low !== undefined;
     const span = whole ? solved.high + solved.low : solved.high;
-    return Math.abs(Math.log(span / period)) > Math.log1p(TIME_SHARE);
+    return isOff(span, period);
   });
-  return { code: 'keeps-time', met: off.length === 0, parts: off.map(({ chip }) => chip) };
+  const lamps = turns.filter(({ solved, wanted }) => isOff(solved, wanted));
+  const parts = [...off.map(({ chip }) => chip), ...lamps.map(({ part }) => part)];
+  return { code: 'keeps-time', met: parts.length === 0, parts };
 }
 
 function allLit(row: AgeRow): Goal {

@@ -5,6 +5,7 @@ import { capital } from '@/messages/grammar';
 import { kindIn, legName, thingName } from '@/messages/names';
 import { BoardGround } from './BoardGround';
 import { at, atHole, extentOf, UNIT, viewOf, windowAround, type View } from './geometry';
+import { lampMiddle } from './LampDrawing';
 import { DRAWN } from './palette';
 import { PlacedDrawing } from './PlacedDrawing';
 import { PlanSvg } from './PlanSvg';
@@ -77,14 +78,15 @@ function Glow({ plan, glowing, view }: { plan: Plan; glowing: ReadonlySet<string
     .filter(({ part }) => glowing.has(part))
     .map(({ part, legs }) => {
       const places = Object.values(legs).map((hole) => atHole(plan, hole, view));
-      const middle = (pick: (place: { x: number; y: number }) => number) =>
-        places.reduce((sum, place) => sum + pick(place), 0) / places.length;
+      // A lamp of two legs lies beside them, where they are bent on a plug-in board.
+      const standing = boardOf(plan).copper !== 'rows' || places.length > 2;
+      const middle = lampMiddle(places, view, standing);
       return (
         <circle
           key={part}
           data-glow={part}
-          cx={middle(({ x }) => x)}
-          cy={middle(({ y }) => y)}
+          cx={middle.x}
+          cy={middle.y}
           r={1.5 * UNIT}
           fill="#f3d98a"
           opacity="0.75"

@@ -24,12 +24,25 @@ interface Props {
   readonly marked: boolean;
 }
 
+/** How far the body of a lamp lies beside its legs. */
+function awayOf(view: View, standing: boolean): Point {
+  if (standing) return { x: 0, y: 0 };
+  return view === 'flat' ? { x: 0, y: BESIDE } : { x: BESIDE, y: 0 };
+}
+
+/** Where the body of a lamp is, from its legs. */
+export function lampMiddle(ends: readonly Point[], view: View, standing: boolean): Point {
+  const away = awayOf(view, standing);
+  const mean = (pick: (end: Point) => number) => ends.reduce((sum, end) => sum + pick(end), 0) / ends.length;
+  return { x: mean(({ x }) => x) + away.x, y: mean(({ y }) => y) + away.y };
+}
+
 /** A lamp from above: its round body with the flat edge towards the short leg, and a letter for its colour. */
 export function LampDrawing({ ends, name, type, longHole, view, standing, brief, crowded, marked }: Props) {
   const { fill, ink, letter } = LAMP_DRAWN[type];
   const [anode, cathode] = ends as [Point, Point];
-  const away = standing ? { x: 0, y: 0 } : view === 'flat' ? { x: 0, y: BESIDE } : { x: BESIDE, y: 0 };
-  const middle = { x: (anode.x + cathode.x) / 2 + away.x, y: (anode.y + cathode.y) / 2 + away.y };
+  const away = awayOf(view, standing);
+  const middle = lampMiddle(ends, view, standing);
   const angle = (Math.atan2(cathode.y - anode.y, cathode.x - anode.x) * 180) / Math.PI;
   const flat = RADIUS * 0.72;
   const half = Math.sqrt(RADIUS * RADIUS - flat * flat);

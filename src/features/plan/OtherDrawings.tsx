@@ -1,5 +1,6 @@
 import { Block } from './Block';
 import { roomOf } from '@/core';
+import { TIMER_PINS } from '@/messages/names';
 import { UNIT, type View, type Point } from './geometry';
 import { beside, Label, over } from './Label';
 import { DRAWN, LAMP_DRAWN } from './palette';
@@ -129,20 +130,55 @@ export function ThreeColourDrawing({
   );
 }
 
-/** A chip astride the trench, its notch at the end of pin 1. */
-export function ChipDrawing({ ends, label }: Props) {
+/** A chip between its two rows of legs, its notch at the end of pins 1 and 8, each leg with its number. */
+export function ChipDrawing({ ends, pins, label }: Props & { pins: readonly string[] }) {
   const xs = ends.map(({ x }) => x);
   const ys = ends.map(({ y }) => y);
-  const box = { x: Math.min(...xs) + 4, y: Math.min(...ys) - 7 };
-  const [width, height] = [Math.max(...xs) - Math.min(...xs) - 8, Math.max(...ys) - Math.min(...ys) + 14];
-  const notch = { x: box.x + width / 2, y: box.y };
+  const [first, across] = [
+    ends[pins.indexOf('ground')] ?? ends[0]!,
+    ends[pins.indexOf('supply')] ?? ends[0]!,
+  ];
+  // Pins 1 and 8 stand side by side at the end with the notch.
+  const lying = Math.abs(first.x - across.x) < Math.abs(first.y - across.y);
+  const [aside, along] = lying ? [7, -4] : [-4, 7];
+  const box = { x: Math.min(...xs) - aside, y: Math.min(...ys) - along };
+  const [width, height] = [
+    Math.max(...xs) - Math.min(...xs) + 2 * aside,
+    Math.max(...ys) - Math.min(...ys) + 2 * along,
+  ];
+  const middle = { x: box.x + width / 2, y: box.y + height / 2 };
+  const notch = lying
+    ? { x: first.x < middle.x ? box.x : box.x + width, y: middle.y }
+    : { x: middle.x, y: first.y < middle.y ? box.y : box.y + height };
   return (
     <>
       <rect {...box} width={width} height={height} rx="3" fill={DRAWN.ink} />
-      <path d={`M${notch.x - 5} ${notch.y} a5 5 0 0 0 10 0`} fill={DRAWN.board} />
-      <text x={notch.x} y={box.y + height / 2 + 4} fontSize="11" textAnchor="middle" fill={DRAWN.board}>
+      <clipPath id={`notch-${label}-${notch.x}-${notch.y}`}>
+        <rect {...box} width={width} height={height} />
+      </clipPath>
+      <circle
+        cx={notch.x}
+        cy={notch.y}
+        r="5"
+        fill={DRAWN.board}
+        clipPath={`url(#notch-${label}-${notch.x}-${notch.y})`}
+      />
+      <text x={middle.x} y={middle.y + 4} fontSize="11" textAnchor="middle" fill={DRAWN.board}>
         {label}
       </text>
+      <g fontSize="7" textAnchor="middle" fill={DRAWN.board}>
+        {pins.map((pin, i) => {
+          const [end, number] = [ends[i]!, TIMER_PINS.findIndex((name) => name === pin) + 1];
+          const place = lying
+            ? { x: end.x, y: end.y + (end.y < middle.y ? 11 : -6) }
+            : { x: end.x + (end.x < middle.x ? 8.5 : -8.5), y: end.y + 2.5 };
+          return number === 0 ? null : (
+            <text key={pin} {...place}>
+              {number}
+            </text>
+          );
+        })}
+      </g>
     </>
   );
 }

@@ -56,7 +56,9 @@ export function PlacedDrawing({ plan, placement, circuit, sorts, view }: Props) 
     const lamp = { plan, placement, ends, type, view, brief, crowded };
     return <PlacedLamp {...lamp} />;
   }
-  return part ? <KindDrawing part={part} ends={ends} brief={short} /> : null;
+  return part ? (
+    <KindDrawing part={part} ends={ends} pins={Object.keys(placement.legs)} brief={short} />
+  ) : null;
 }
 
 function PlacedResistor({

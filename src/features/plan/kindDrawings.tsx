@@ -12,6 +12,8 @@ type Draw<K extends Drawn> = (
   part: Extract<Part, { kind: K }>,
   ends: readonly Point[],
   brief: boolean,
+  /** Name of each leg, in the order of its ends. */
+  pins: readonly string[],
 ) => ReactNode;
 
 /** How every further kind of part looks on a board. */
@@ -29,7 +31,7 @@ const DRAWINGS: { readonly [K in Drawn]: Draw<K> } = {
     <KnobDrawing ends={ends} label={`${part.id} ${formatOhms(part.params.ohms)}`} />
   ),
   switch: ({ id }, ends) => <ButtonDrawing ends={ends} label={`${id} push`} />,
-  timer: ({ id }, ends) => <ChipDrawing ends={ends} label={id} />,
+  timer: ({ id }, ends, _brief, pins) => <ChipDrawing ends={ends} pins={pins} label={id} />,
   capacitor: (part, ends, brief) => (
     <CanDrawing
       ends={ends}
@@ -47,10 +49,20 @@ const DRAWINGS: { readonly [K in Drawn]: Draw<K> } = {
   signal: ({ id }, ends) => <LeadsDrawing ends={ends} label={`${id} signal`} />,
 };
 
-export function KindDrawing({ part, ends, brief }: { part: Part; ends: readonly Point[]; brief: boolean }) {
+export function KindDrawing({
+  part,
+  ends,
+  pins,
+  brief,
+}: {
+  part: Part;
+  ends: readonly Point[];
+  pins: readonly string[];
+  brief: boolean;
+}) {
   if (!isDrawn(part)) return null;
   // Each kind has its own drawing; TypeScript cannot see through the union that they belong together.
-  return (DRAWINGS[part.kind] as Draw<Drawn>)(part as never, ends, brief);
+  return (DRAWINGS[part.kind] as Draw<Drawn>)(part as never, ends, brief, pins);
 }
 
 function isDrawn(part: Part): part is Extract<Part, { kind: Drawn }> {

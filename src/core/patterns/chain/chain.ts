@@ -167,6 +167,7 @@ function plan(params: ChainParams, means: Means, factors: Factors): Outcome<Plan
         fedFrom: a.output,
       },
     ],
+    turns: { D1: first, D2: second, D3: third },
     helpers: [{ part: 'R7', ohms: guard, job: 'empties' }],
     checkpoints: timedCheckpoints(circuit, { by: 'flashes' }),
   });

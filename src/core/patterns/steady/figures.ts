@@ -19,7 +19,7 @@ import { withHeld } from '../../observe/held';
 import { lampsSeen } from '../../observe/looks';
 import type { Observation } from '../../observe/observation';
 import { mayMove, observe, reportOf, supplyAmps } from '../../observe/observe';
-import type { ChipTimes, Helper } from '../timed/figures';
+import type { ChipTimes, Helper, LampTurn } from '../timed/figures';
 import type { PulseSums } from '../pulsed/pulses';
 import type { LoopSums } from '../single/working';
 import { heldToShow } from './checkpoints';
@@ -131,6 +131,8 @@ export interface LessonSums {
   readonly rungs?: readonly RungRow[];
   /** The times of each chip, of a lesson that moves. */
   readonly timing?: readonly ChipTimes[];
+  /** How long each lamp is lit, of a lesson in which each has its time. */
+  readonly turns?: readonly LampTurn[];
   /** Peak and mean, of a lesson on pulses. */
   readonly pulses?: PulseSums;
   /** What else the circuit wants, and what for. */

@@ -11,6 +11,14 @@ export interface TimingValues {
   readonly farads: Farads;
 }
 
+/** How long one lamp is lit each time, of lessons that say so lamp by lamp. */
+export interface LampTurn {
+  readonly part: string;
+  readonly wanted: Seconds;
+  /** By the solver; 0 where it never goes out. */
+  readonly solved: Seconds;
+}
+
 /** One choice of values beside the one that is taken. */
 export interface TimingOption extends TimingValues {
   readonly high: Seconds;

@@ -5,6 +5,7 @@ import { isKind, partOf, type Circuit } from '../../circuit/circuit';
 import { accepted, finding, refused, type Finding, type Outcome } from '../../findings/finding';
 import type { Checkpoint, Held } from '../../observe/checkpoint';
 import { withHeld } from '../../observe/held';
+import { lampsSeen } from '../../observe/looks';
 import type { Observation } from '../../observe/observation';
 import { observe } from '../../observe/observe';
 import type { Design, Means } from '../pattern';
@@ -14,7 +15,7 @@ import { MINUS, PLUS, type LampSorts } from '../steady/parts';
 import type { TimingNames } from './chip';
 import { nodesOf } from './chip';
 import { flashFindings } from './flashes';
-import type { ChipTimes, Helper, TimingOption, TimingReason, TimingValues } from './figures';
+import type { ChipTimes, Helper, LampTurn, TimingOption, TimingReason, TimingValues } from './figures';
 
 /** One chip of a lesson before it is solved. */
 export interface PlannedChip {
@@ -48,6 +49,8 @@ export interface PlannedLesson {
   readonly started?: Held;
   readonly findings?: readonly Finding[];
   readonly helpers?: readonly Helper[];
+  /** Seconds for which each lamp is wished to be lit, where that is said lamp by lamp. */
+  readonly turns?: Readonly<Record<string, number>>;
 }
 
 /** By how much the wish of each chip is changed before its values are looked for. */
@@ -87,7 +90,11 @@ export function finishTimed(
       held,
       shown,
       findings: found,
-      more: { timing, helpers: [...(lesson.helpers ?? []), ...quietOf(circuit)] },
+      more: {
+        timing,
+        helpers: [...(lesson.helpers ?? []), ...quietOf(circuit)],
+        ...(lesson.turns ? { turns: turnsFor(lesson.turns, seen) } : {}),
+      },
       ...own,
     },
     means,
@@ -98,6 +105,16 @@ export function finishTimed(
     ...(started ? { started } : {}),
     ...(seen.kind === 'moving' ? { seen } : {}),
   });
+}
+
+/** How long each lamp is lit, beside how long it is wished to be. */
+function turnsFor(wanted: Readonly<Record<string, number>>, seen: Observation): LampTurn[] {
+  const lamps = lampsSeen(seen);
+  return Object.entries(wanted).map(([part, seconds]) => ({
+    part,
+    wanted: seconds,
+    solved: lamps.find((lamp) => lamp.part === part)?.litFor ?? 0,
+  }));
 }
 
 /** The small capacitors that keep chips quiet. */

@@ -7,7 +7,7 @@ import type { Row } from './rows';
 
 const WIDTH = 640;
 const LEFT = 92;
-const RIGHT = WIDTH - 70;
+const RIGHT = WIDTH - 78;
 const TOP = 18;
 const GAP = 14;
 /** Room over a curve for the name of its upper threshold. */
@@ -80,7 +80,7 @@ export function DayChart(props: Props) {
           <text x="2" y={row.height / 2 - 2} fill="var(--ink)">
             {row.name}
           </text>
-          <text x="2" y={row.height / 2 + 12} fill="var(--soft)" fontSize="10.5">
+          <text className="day-about" x="2" y={row.height / 2 + 12} fill="var(--soft)" fontSize="10.5">
             {row.about}
           </text>
           <g clipPath={`url(#${id}-shown)`}>
@@ -113,7 +113,14 @@ export function DayChart(props: Props) {
 function Turns({ row, top }: { row: Extract<Row, { form: 'volts' }>; top: number }) {
   const y = scaleLinear().domain(rangeOf(row)).range([row.height, HEAD]);
   return row.turns.map(({ volts, name }) => (
-    <text key={name} x={RIGHT + 5} y={top + y(volts) + 4} fill="var(--soft)" fontSize="10.5">
+    <text
+      key={name}
+      className="day-turn"
+      x={RIGHT + 5}
+      y={top + y(volts) + 4}
+      fill="var(--soft)"
+      fontSize="10.5"
+    >
       {`${name}, ${formatQuantity(volts, 'V', 2)}`}
     </text>
   ));
@@ -191,7 +198,13 @@ function Bars({ row, x, faint }: { row: Extract<Row, { form: 'bars' }>; x: Scale
               strokeWidth={right - left < 4 ? 0.6 : 1.2}
             />
             {!faint && right - left > LABEL_ROOM && (
-              <text x={(left + right) / 2} y={height / 2 + 4} textAnchor="middle" fill="var(--ink)">
+              <text
+                className="day-turn"
+                x={(left + right) / 2}
+                y={height / 2 + 4}
+                textAnchor="middle"
+                fill="var(--ink)"
+              >
                 {formatQuantity(amps, 'A', 2)}
               </text>
             )}

@@ -87,7 +87,7 @@ function pulseRows({ circuit, run }: Moving, pulses: NonNullable<Day['pulses']>)
   };
   const row = (id: string, mean: number): Row[] => {
     const values = over(id);
-    const turns = [{ volts: mean, name: 'meter' }];
+    const turns = [{ volts: mean, name: 'mean' }];
     const shape = { key: `${id} volts`, form: 'volts', height: HEIGHTS.volts, turns } as const;
     return values ? [{ ...shape, name: id, about: 'volts', values }] : [];
   };

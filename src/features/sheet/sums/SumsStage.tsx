@@ -8,6 +8,7 @@ import { LoopWork } from './LoopWork';
 import { SumBlockTable } from './SumBlockTable';
 import { StringWork } from './StringWork';
 import { PulseWork } from './PulseWork';
+import { TurnTable } from './TurnTable';
 import { TimingWork } from './TimingWork';
 import { Totals } from './Totals';
 import { KnobTable, RungTable, WalkTable } from './RowTables';
@@ -65,6 +66,7 @@ function FullWorking({ sheet, style, choice, onChoice }: Omit<Props, 'level'>) {
         <WaysTable ways={sums.ways} style={style} choice={choice} onChoice={onChoice} />
       )}
       {sums.timing && <TimingWork timing={sums.timing} choice={choice} onChoice={onChoice} />}
+      {sums.turns && <TurnTable turns={sums.turns} />}
       {sums.pulses && <PulseWork pulses={sums.pulses} />}
       {sums.walk && <WalkTable rows={sums.walk} />}
       {sums.knob && <KnobTable rows={sums.knob} />}
