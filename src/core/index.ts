@@ -200,7 +200,7 @@ export type {
   TimingValues,
 } from './patterns/timed/figures';
 export { PARKED, parkedPlan } from './assembly/isolate';
-export type { Isolation } from './assembly/step';
+export { isStop, type Isolation } from './assembly/step';
 export { isSource, sourceOf } from './circuit/source';
 export { BOOSTED } from './patterns/pulsed/pulsed';
 export type { PulseSums } from './patterns/pulsed/pulses';

@@ -80,7 +80,8 @@ export const TIMER_LESSONS: readonly LessonContent[] = [
     {
       aim: 'Two timers, a slow one and a fast one: explain why the red flashes only while one is up, and the green while it is down.',
       story: 'At the harbour mouth red and green take turns, some flashes each.',
-      notes: 'Announce the flashing before class. Build the fast half first, and park the other end.',
+      notes:
+        'Announce the flashing before class. The slow half is tested alone before the fast one goes in: ask which colour it will be.',
       ageGroup: '13 and up',
     },
     {

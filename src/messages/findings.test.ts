@@ -32,6 +32,7 @@ const SAMPLES: { readonly [C in FindingCode]: FindingData[C] } = {
   'chip-over-current': { part: 'U1', amps: 0.04, limit: 0.01, way: 'out' },
   'does-not-move': {},
   'timer-stuck': { part: 'U1' },
+  'pulses-as-said': { volts: 5, duty: 0.4, mean: 2 },
   'pulse-over-limit': { peak: 0.05, limit: 0.03, duty: 0.3, amps: 0.012 },
   'flashes-fast': { hertz: 8, lamps: 'D1' },
   'no-such-turn': { first: 5, second: 2, third: 2, least: 3.1 },

@@ -76,6 +76,8 @@ const SENTENCES: Sentences = {
     `${part} does not go round on this supply with what hangs on its output. Use less lamp current, or a CMOS chip.`,
   'flashes-fast': ({ hertz, lamps }) =>
     `${lamps} ${lamps.includes(',') ? 'flash' : 'flashes'} ${formatQuantity(hertz, 'Hz', 2)}: between 3 and 60 flashes a second can trigger seizures. Ask before class, keep it small and dim, or take a third of a second or more from flash to flash.`,
+  'pulses-as-said': ({ volts: v, duty, mean }) =>
+    `The booster is taken to give exactly ${volts(v)} for ${formatPercent(duty)} of the time. Measure it with nothing on it: the meter should show ${volts(mean)}. Where yours differs, change the wish.`,
   'pulse-over-limit': ({ peak, limit, duty, amps: mean }) =>
     `Each pulse would be ${amps(peak)}, more than this lamp stands (${amps(limit)}). Make the pulses last ${formatPercent(duty)} of the time or longer, or ask for ${amps(mean)} at most.`,
   'no-such-turn': ({ first, second, third, least }) =>

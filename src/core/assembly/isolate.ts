@@ -1,5 +1,5 @@
 import { boardOf, copperOf } from '../board/copper';
-import { boardHoles, holeOf, type HoleName } from '../board/geometry';
+import { boardHoles, distance, holeOf, type Hole, type HoleName } from '../board/geometry';
 import { placementOf, takenHoles, type Placement, type Plan } from '../board/plan';
 import { isKind, type Circuit, type PartOf } from '../circuit/circuit';
 import { sourceOf } from '../circuit/source';
@@ -32,7 +32,7 @@ export function isolationOf(
   const from = freeOn(ground, left, out);
   if (from === undefined || !left.has(chip.id)) return undefined;
   const parkings = (['plus', 'minus'] as const).flatMap((rail): Parking[] => {
-    const to = freeOnRail(plan, circuit, rail);
+    const to = freeOnRail(plan, circuit, rail, from);
     if (to === undefined) return [];
     const legs = { a: from, b: to };
     const standing = { ...ground, plan: parkedPlan(plan, legs, ohms) };
@@ -81,17 +81,43 @@ function freeOn(
   return undefined;
 }
 
-function freeOnRail(plan: Plan, circuit: Circuit, rail: 'plus' | 'minus'): HoleName | undefined {
+/** The nearest free hole of the rail: a resistor's legs are only so long. */
+function freeOnRail(
+  plan: Plan,
+  circuit: Circuit,
+  rail: 'plus' | 'minus',
+  from: HoleName,
+): HoleName | undefined {
   const source = sourceOf(circuit);
   const lead = source && placementOf(plan, source.id)?.legs[rail];
   if (lead === undefined || !holeOf(boardOf(plan), lead)?.rail) return undefined;
   const copper = copperOf(plan);
-  return freeHoles(plan).find((name) => copper(name) === copper(lead));
+  const board = boardOf(plan);
+  const away = (name: HoleName) => distance(holeOf(board, from)!, holeOf(board, name)!);
+  return freeHoles(plan)
+    .filter((name) => copper(name) === copper(lead))
+    .sort((a, b) => away(a) - away(b))[0];
 }
 
+/** Holes that nothing takes and nothing lies over. */
 function freeHoles(plan: Plan): HoleName[] {
+  const board = boardOf(plan);
   const taken = takenHoles(plan);
-  return boardHoles(boardOf(plan))
-    .map(({ name }) => name)
-    .filter((name) => !taken.has(name));
+  const lying = plan.placements.flatMap(({ legs }) => {
+    const ends = Object.values(legs).map((hole) => holeOf(board, hole)!);
+    return ends.length === 2 ? [ends as [Hole, Hole]] : [];
+  });
+  return boardHoles(board)
+    .filter((hole) => !taken.has(hole.name) && !lying.some((ends) => isOver(ends, hole)))
+    .map(({ name }) => name);
+}
+
+/** Pitches within which a wire or a leg lies over a hole. */
+const OVER = 0.4;
+
+function isOver([a, b]: readonly [Hole, Hole], hole: Hole): boolean {
+  const [dx, dy] = [b.x - a.x, b.y - a.y];
+  const share = ((hole.x - a.x) * dx + (hole.y - a.y) * dy) / (dx * dx + dy * dy || 1);
+  const at = Math.min(1, Math.max(0, share));
+  return Math.hypot(a.x + at * dx - hole.x, a.y + at * dy - hole.y) < OVER;
 }

@@ -1,7 +1,7 @@
 import { patternSheet } from '../../../tests/support/sheets';
 import { PATTERN_IDS } from '../patterns';
 import { cardSections } from './sections';
-import type { Step } from './step';
+import { isStop, type Step } from './step';
 
 const BOARD = { panel: 'strip', 'lamp-cover': 'pad', 'coin-light': 'card' } as const;
 
@@ -14,7 +14,7 @@ describe.each(PATTERN_IDS)('the sections of a card for %s', (pattern) => {
   });
 
   it('end with a test, but for what is fitted last', () => {
-    for (const section of sections.slice(0, -1)) expect(section.some((step) => 'gate' in step)).toBe(true);
+    for (const section of sections.slice(0, -1)) expect(section.some(isStop)).toBe(true);
   });
 
   it('are long enough to want a picture of their own', () => {

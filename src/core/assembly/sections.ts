@@ -1,4 +1,4 @@
-import type { Step } from './step';
+import { isStop, type Step } from './step';
 
 /** Fewer steps than these are no section of their own: they belong to what was built before. */
 const FEW = 4;
@@ -9,7 +9,7 @@ export function cardSections(steps: readonly Step[]): Step[][] {
   let open: Step[] = [];
   for (const step of steps) {
     open.push(step);
-    if (!('gate' in step)) continue;
+    if (!isStop(step)) continue;
     sections.push(open);
     open = [];
   }

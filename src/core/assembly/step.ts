@@ -162,6 +162,11 @@ export type Step = StepBase &
     | { readonly action: 'fit-extra'; readonly extra: string; readonly each: number; readonly use: string }
   );
 
+/** Whether the card stops there to test or to look. */
+export function isStop(step: Step): boolean {
+  return 'gate' in step || step.action === 'isolate';
+}
+
 /** The pieces, wires and supply that a step puts on the board: up to a step, they are what stands there. */
 export function idsOf(step: Step): readonly string[] {
   switch (step.action) {

@@ -40,6 +40,8 @@ export interface FindingData {
   'timer-stuck': { part: string };
   /** A lamp that would carry its wanted mean in pulses above what it stands; the share of the time, or the mean, that would do. */
   'pulse-over-limit': { peak: number; limit: number; duty: number; amps: number };
+  /** Nothing is known of how one booster differs from the next; its mean without load tells. */
+  'pulses-as-said': { volts: number; duty: number; mean: number };
   'flashes-fast': { hertz: number; lamps: string };
   'no-such-turn': { first: number; second: number; third: number; least: number };
   'no-battery': { part: string };

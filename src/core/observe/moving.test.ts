@@ -40,38 +40,42 @@ function drawnCircuit(circuit: Circuit, draw: number): Circuit {
 }
 
 describe('bands of a build that moves', () => {
-  it.each(['blink', 'blink-simple', 'tone', 'chain'] as const)('%s: as 2,000 whole runs have them', (pattern) => {
-    const { design } = worked(pattern);
-    const { circuit } = design;
-    const points = design.checkpoints.filter(hasFigure);
-    const burdens = burdensFor(circuit, points, DEFAULT_METER);
-    const bands = bandPoints(circuit, points, burdens, {
-      samples: 2000,
-      seed: 1,
-      coverage: 0.95,
-      ends: 'both',
-    });
-    if (!bands.ok) throw new Error(JSON.stringify(bands.findings));
-    const runs = pattern === 'chain' ? 400 : 2000;
-    const whole = points.map(() => [] as number[]);
-    for (let draw = 0; draw < runs; draw++) {
-      const figures = readMoving(drawnCircuit(circuit, draw), points, {
-        meterUseAt: () => 'right',
-        burdens: [],
-      })!;
-      figures.forEach((figure, i) => whole[i]!.push(figure));
-    }
-    points.forEach((point, i) => {
-      if (point.measure === 'meanAmps') return;
-      const sorted = Float64Array.from(whole[i]!).sort();
-      const { low, high, typical } = bands.value[i]!.band;
-      const off = (end: number, share: number) => Math.abs(end - quantile(sorted, share)) / Math.abs(typical);
-      // Fewer runs leave their own ends less sure.
-      const limit = pattern === 'chain' ? 0.06 : 0.02;
-      expect(off(low, 0.025)).toBeLessThan(limit);
-      expect(off(high, 0.975)).toBeLessThan(limit);
-    });
-  });
+  it.each(['blink', 'blink-simple', 'tone', 'chain'] as const)(
+    '%s: as 2,000 whole runs have them',
+    (pattern) => {
+      const { design } = worked(pattern);
+      const { circuit } = design;
+      const points = design.checkpoints.filter(hasFigure);
+      const burdens = burdensFor(circuit, points, DEFAULT_METER);
+      const bands = bandPoints(circuit, points, burdens, {
+        samples: 2000,
+        seed: 1,
+        coverage: 0.95,
+        ends: 'both',
+      });
+      if (!bands.ok) throw new Error(JSON.stringify(bands.findings));
+      const runs = pattern === 'chain' ? 400 : 2000;
+      const whole = points.map(() => [] as number[]);
+      for (let draw = 0; draw < runs; draw++) {
+        const figures = readMoving(drawnCircuit(circuit, draw), points, {
+          meterUseAt: () => 'right',
+          burdens: [],
+        })!;
+        figures.forEach((figure, i) => whole[i]!.push(figure));
+      }
+      points.forEach((point, i) => {
+        if (point.measure === 'meanAmps') return;
+        const sorted = Float64Array.from(whole[i]!).sort();
+        const { low, high, typical } = bands.value[i]!.band;
+        const off = (end: number, share: number) =>
+          Math.abs(end - quantile(sorted, share)) / Math.abs(typical);
+        // Fewer runs leave their own ends less sure.
+        const limit = pattern === 'chain' ? 0.06 : 0.02;
+        expect(off(low, 0.025)).toBeLessThan(limit);
+        expect(off(high, 0.975)).toBeLessThan(limit);
+      });
+    },
+  );
 
   it('are wide where capacitors are: a flash rate spreads by a fifth and more', () => {
     const { expected } = patternSheet('blink', {}, 'half');

@@ -1,4 +1,4 @@
-import { cardSections, cautionsAt, type Sheet, type Step } from '@/core';
+import { cardSections, cautionsAt, isStop, type Sheet, type Step } from '@/core';
 import { FarSide, farSideOf } from '@/features/plan/FarSide';
 import { SectionBoard } from '@/features/sheet/steps/StepBoard';
 import { lessonLine } from '@/messages/lessonLine';
@@ -63,13 +63,13 @@ export function PrintedCard({ title, story, sheet, notes = '', large = false }: 
 function knownBefore(sheet: Sheet, step: Step): boolean {
   const { detail } = stepWords(step, sheet);
   const before = sheet.steps.slice(0, sheet.steps.indexOf(step));
-  return !('gate' in step) && before.some((one) => stepWords(one, sheet).detail === detail);
+  return !isStop(step) && before.some((one) => stepWords(one, sheet).detail === detail);
 }
 
 function PrintedStep({ step, sheet, known }: { step: Step; sheet: Sheet; known: boolean }) {
   const words = stepWords(step, sheet);
   return (
-    <li className={'gate' in step ? 'gate' : undefined}>
+    <li className={isStop(step) ? 'gate' : undefined}>
       <strong>{words.title}</strong>
       {words.cue && <p className="cue">{words.cue}</p>}
       {!known && <p>{words.detail}</p>}

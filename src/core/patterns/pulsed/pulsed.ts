@@ -91,7 +91,10 @@ function design(params: PulsedParams, means: Means): Outcome<Design> {
       }),
       held: {},
       seen,
-      findings: flashFindings(seen),
+      findings: [
+        ...flashFindings(seen),
+        finding('pulses-as-said', { volts, duty, mean: duty * volts }, 'note'),
+      ],
       more: pulses ? { pulses } : {},
     },
     means,

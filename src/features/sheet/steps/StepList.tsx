@@ -1,4 +1,4 @@
-import { cautionsAt, type Sheet } from '@/core';
+import { cautionsAt, isStop, type Sheet } from '@/core';
 import { CAUTION_WORDS } from '@/messages/cautions';
 import { stepWords } from '@/messages/steps';
 
@@ -14,7 +14,7 @@ export function StepList({ sheet, at, onAt }: Props) {
     <ol className="steps">
       {sheet.steps.map((step, i) => {
         const words = stepWords(step, sheet);
-        const gate = 'gate' in step || step.action === 'inspect';
+        const gate = isStop(step) || step.action === 'inspect';
         const now = i === at;
         return (
           <li
