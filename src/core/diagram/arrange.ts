@@ -45,8 +45,12 @@ export function arranged(columns: Columns): Arrangement {
 }
 
 /** Nets that run between the rails. */
-export function innerNets({ chips, stacks, plus, minus }: Columns): string[] {
-  const all = [...chips.flatMap(({ pins }) => Object.values(pins)), ...stacks.flatMap(({ nets }) => nets)];
+export function innerNets({ chips, stacks, taps, plus, minus }: Columns): string[] {
+  const all = [
+    ...chips.flatMap(({ pins }) => Object.values(pins)),
+    ...stacks.flatMap(({ nets }) => nets),
+    ...taps.map(({ net }) => net),
+  ];
   return [...new Set(all)].filter((net) => net !== plus && net !== minus);
 }
 
@@ -61,6 +65,8 @@ interface Problem {
     readonly net: number;
     readonly left: boolean;
   }[];
+  /** Nets that reach a column from beside it. */
+  readonly taps: readonly { readonly stack: number; readonly net: number }[];
   readonly depth: number;
   readonly more: number;
 }
@@ -125,6 +131,10 @@ function problemOf(columns: Columns, more: number): Problem {
           left: usualSide(pin) === 'left',
         })),
     ),
+    taps: columns.taps.map(({ part, net }) => ({
+      stack: stacks.findIndex(({ parts }) => parts.some(({ id }) => id === part)),
+      net: numberOf(net),
+    })),
     depth: depthOf(columns) + more,
     more,
   };
@@ -171,6 +181,8 @@ function moved(state: State, { nets, pins, depth }: Problem, pick: (count: numbe
   return { ...state, lefts };
 }
 
+/** How far beside its column a transistor's base is reached. */
+const BESIDE = 0.4;
 /** Half of a chip's width, in columns. */
 const HALF = 0.38;
 
@@ -197,6 +209,8 @@ class Pricing {
     for (let s = 0; s < stacks.length; s++) {
       for (const net of stacks[s]!) if (net >= 0) this.note(net, place[chips + s]!);
     }
+    for (const { stack, net } of this.problem.taps)
+      if (net >= 0) this.note(net, place[chips + stack]! - BESIDE);
     cost += this.runs(levels);
     for (let s = 0; s < stacks.length; s++) cost += this.stack(stacks[s]!, place[chips + s]!, levels);
     return cost;

@@ -11,14 +11,17 @@ const LEFT = 1.3;
 /** Height of a level, and how much further down a second pin of the same net sits. */
 const LEVEL = 1.05;
 const SECOND = 0.42;
+/** From the middle of a transistor to where its base is reached, and to where the wire to it turns. */
+const TAP = 0.3;
+const TURN = 0.42;
 /** Wires of two pins of one net meet so far from the chip. */
 const STUB = 0.22;
 
 /**
- * A circuit around chips: each in the middle of what hangs on it, rails above and below, the parts in columns between
+ * A circuit around chips and transistors: each chip in the middle of what hangs on it, rails above and below, the parts in columns between
  * levels, so that wires cross as seldom as can be found.
  *
- * @returns undefined for a circuit without chips, or with other parts of more than two legs
+ * @returns undefined for a circuit without either, or with other parts of more than two legs
  */
 export function chipDiagram(circuit: Circuit): Diagram | undefined {
   const columns = columnsOf(circuit);
@@ -92,7 +95,19 @@ function drawStack(stack: Columns['stacks'][number], x: number, ground: Ground):
     const [a, b] = [stack.nets[i]!, stack.nets[i + 1]!];
     const [top, foot] = yOf(a) < yOf(b) ? [a, b] : [b, a];
     const upright = Object.values(part.pins)[0] === top;
-    pen.symbols.push({ part, x, top: yOf(top), foot: yOf(foot), upright });
+    const own = ground.columns.taps.find((one) => one.part === part.id);
+    const middle = (yOf(top) + yOf(foot)) / 2;
+    const tap = own && { x: x - TAP, y: middle };
+    pen.symbols.push({ part, x, top: yOf(top), foot: yOf(foot), upright, ...(tap ? { tap } : {}) });
+    if (!tap) return;
+    // The base's wire turns beside the symbol, from the level of its net to the middle of the transistor.
+    const turn = x - TURN;
+    const y = yOf(own.net);
+    pen.wires.push(
+      { x1: tap.x, y1: middle, x2: turn, y2: middle },
+      { x1: turn, y1: middle, x2: turn, y2: y },
+    );
+    reach(ground, own.net, turn, y);
   });
   for (const net of stack.nets) reach(ground, net, x, yOf(net));
 }

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { circuitOf, ledPart, resistorPart, supplyPart } from '../../../tests/support/circuits';
+import { circuitOf, ledPart, made, resistorPart, supplyPart } from '../../../tests/support/circuits';
+import { lockGate, nightWatch, soundLights } from '../../demo/circuits';
 import { WISHES } from '../../../tests/support/wishes';
 import { choiceWith, patternSheet, requestWith } from '../../../tests/support/sheets';
 import { PATTERN_IDS } from '../patterns/index';
@@ -20,7 +21,11 @@ function netsDrawn({ symbols, wires, chips }: Diagram): number {
     return parent.length - 1;
   };
   const ends = [
-    ...symbols.flatMap(({ x, top, foot }) => [point(x, top), point(x, foot)]),
+    ...symbols.flatMap(({ x, top, foot, tap }) => [
+      point(x, top),
+      point(x, foot),
+      ...(tap ? [point(tap.x, tap.y)] : []),
+    ]),
     ...chips.flatMap(({ pins }) => pins.map(({ x, y }) => point(x, y))),
   ];
   const lines = wires.map((w) => ({ ...w, a: point(w.x1, w.y1), b: point(w.x2, w.y2) }));
@@ -72,6 +77,36 @@ describe('a circuit in series and parallel', () => {
     ]);
     expect(seriesParallel(bridge)).toBeUndefined();
     expect(diagramOf(bridge)).toBeUndefined();
+  });
+});
+
+describe('a circuit with transistors', () => {
+  it.each([
+    ['one that lights itself', nightWatch()],
+    ['two that hold one another', lockGate()],
+    ['one that listens, with four of them', soundLights([20, 440, 8000])],
+  ])('%s is drawn with every base at its own net', (_, json) => {
+    const circuit = made(json);
+    const diagram = diagramOf(circuit)!;
+    expect(diagram.symbols.map(({ part }) => part.id).sort()).toEqual(
+      circuit.parts.map(({ id }) => id).sort(),
+    );
+    const nets = new Set(circuit.parts.flatMap(({ pins }) => Object.values(pins)));
+    expect(netsDrawn(diagram)).toBe(nets.size);
+    const bases = diagram.symbols.filter(({ tap }) => tap).map(({ part }) => part.id);
+    expect(bases.sort()).toEqual(
+      circuit.parts
+        .filter(({ kind }) => kind === 'transistor')
+        .map(({ id }) => id)
+        .sort(),
+    );
+  });
+
+  it('has a collector above an emitter where that is the higher rail’s side', () => {
+    const { symbols } = diagramOf(made(nightWatch()))!;
+    const own = (id: string) => symbols.find(({ part }) => part.id === id)!;
+    expect(own('Q1').upright).toBe(true);
+    expect(own('D1').foot).toBeCloseTo(own('Q1').top, 9);
   });
 });
 

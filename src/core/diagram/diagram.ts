@@ -20,7 +20,7 @@ interface Pen {
  * Places a circuit's symbols: the supply at the left, plus along the top, minus along the foot, branches between
  * them in the order of the lesson; long rows of branches go on in shelves below.
  *
- * A circuit with chips is drawn around them.
+ * A circuit with chips or transistors is drawn around them.
  *
  * @returns undefined when the circuit is neither
  */

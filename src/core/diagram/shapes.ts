@@ -8,6 +8,8 @@ export interface Symbol {
   readonly foot: number;
   /** Whether its first pin is at the top. */
   readonly upright: boolean;
+  /** Where its third leg is reached, beside its middle: a transistor's base. */
+  readonly tap?: { readonly x: number; readonly y: number };
 }
 
 export interface Line {

@@ -1,7 +1,13 @@
 import { isKind, type Circuit, type Part, type PartOf } from '../circuit/circuit';
 import { sourceOf, type Source } from '../circuit/source';
 
-/** Two-legged parts one under another in a column, with the nets between them from top to foot, or the other way. */
+/** A leg beside the two that stand in a column: a transistor's base, and the net that it is on. */
+export interface Tap {
+  readonly part: string;
+  readonly net: string;
+}
+
+/** Parts one under another in a column, with the nets between them from top to foot, or the other way. */
 export interface Stack {
   readonly parts: readonly Part[];
   /** One more than parts. */
@@ -15,29 +21,40 @@ export interface Columns {
   readonly minus: string;
   readonly chips: readonly PartOf<'timer'>[];
   readonly stacks: readonly Stack[];
+  readonly taps: readonly Tap[];
 }
 
 /**
  * Takes a circuit apart into chips and stacks: parts that follow one another between the rails or between two nets, as
- * long as no third part hangs on the net between them; a chip's pin may.
+ * long as no third part hangs on the net between them; a chip's pin may, and so may a transistor's base.
  *
- * @returns undefined where there is no chip, or a part with more than two ends besides
+ * @returns undefined where there is neither chip nor transistor, or another part with more than two ends
  */
 export function columnsOf(circuit: Circuit): Columns | undefined {
   const supply = sourceOf(circuit);
   const chips = circuit.parts.filter((part) => isKind(part, 'timer'));
-  if (!supply || chips.length === 0) return undefined;
+  const taps = circuit.parts.flatMap((part) =>
+    isKind(part, 'transistor') ? [{ part: part.id, net: part.pins['base']! }] : [],
+  );
+  if (!supply || chips.length + taps.length === 0) return undefined;
   const [plus, minus] = [supply.pins['plus']!, supply.pins['minus']!];
   const others = circuit.parts.filter(
     (part) => part !== supply && !isKind(part, 'timer') && part.kind !== 'wire',
   );
-  if (others.some(({ pins }) => new Set(Object.values(pins)).size !== 2)) return undefined;
-  let stacks: Stack[] = others.map((part) => ({ parts: [part], nets: Object.values(part.pins) }));
+  let stacks: Stack[] = others.map((part) => ({ parts: [part], nets: standing(part) }));
+  if (stacks.some(({ nets }) => new Set(nets).size !== 2)) return undefined;
   for (;;) {
     const next = joined(stacks, new Set([plus, minus]));
-    if (!next) return { supply, plus, minus, chips, stacks };
+    if (!next) return { supply, plus, minus, chips, stacks, taps };
     stacks = next;
   }
+}
+
+/** The nets that a part stands between: a transistor between its collector and its emitter. */
+function standing(part: Part): string[] {
+  return isKind(part, 'transistor')
+    ? [part.pins['collector']!, part.pins['emitter']!]
+    : [...new Set(Object.values(part.pins))];
 }
 
 /** The stacks with two of them joined at a net that holds no third. */

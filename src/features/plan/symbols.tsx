@@ -22,7 +22,7 @@ export function SymbolDrawing({ part, x, top, foot, upright, resistors }: Props)
     <>
       <path d={`${lead(top, middle - half)} ${lead(middle + half, foot)}`} />
       <g transform={`translate(${x} ${middle})${upright ? '' : ' scale(1 -1)'}`}>
-        {isSquare(part) ? SQUARE : shape(resistors)}
+        {own(part) ?? shape(resistors)}
       </g>
       {(part.kind === 'supply' || isSquare(part)) && (
         <text x={x - 16} y={middle - 8} stroke="none" fill="var(--ink)">
@@ -40,6 +40,23 @@ const SQUARE = (
     <path d="M-8 5 h4 v-10 h5 v10 h4 v-10 h3" />
   </>
 );
+
+/** A transistor's bar with its three legs, collector at the top; the arrow of the emitter says which way it conducts. */
+function transistor(npn: boolean): ReactNode {
+  return (
+    <>
+      <path d="M-9 -10 V10" strokeWidth="2.6" />
+      <path d="M-27.6 0 H-9 M-9 -4 L0 -14 M-9 4 L0 14" />
+      <path d={npn ? 'M-0.5 13.4 l-5.6 -1.6 l4 -3.6 Z' : 'M-8 5 l5.6 1.6 l-4 3.6 Z'} fill="var(--ink)" />
+    </>
+  );
+}
+
+/** Symbols that hang on what a part is set to. */
+function own(part: Part): ReactNode | undefined {
+  if (isSquare(part)) return SQUARE;
+  return part.kind === 'transistor' ? transistor(part.params.polarity === 'npn') : undefined;
+}
 
 function isSquare(part: Part): boolean {
   return part.kind === 'signal' && part.params.shape === 'square';
@@ -149,7 +166,7 @@ const SYMBOLS: Readonly<Record<Part['kind'], Symbol>> = {
     ),
   },
   wire: { half: 0, shape: () => null },
-  transistor: { half: 14, shape: box },
+  transistor: { half: 14, shape: () => null },
   timer: { half: 14, shape: box },
   pin: { half: 14, shape: box },
 };
