@@ -3,6 +3,7 @@ import {
   bandsOf,
   batteryLifeOf,
   dayOf,
+  diagramOf,
   drawSlice,
   dryRuns,
   faultContext,
@@ -55,6 +56,7 @@ export const coreApi = {
   run(circuit: Circuit, seconds: number, settle: number, onProgress: (share: number) => void) {
     return run(circuit, { seconds, settle, samples: 1001 }, { onProgress });
   },
+  diagram: diagramOf,
   resistorForCurrent,
   thresholds,
   trimRange,

@@ -37,6 +37,17 @@ test('what cannot be read stays as typed, and the figures stay', async ({ page }
   await expect(page.getByLabel('R1: ohms')).toHaveValue(spaced('1 kΩ'));
 });
 
+test('a circuit is drawn, transistors and all, and follows what is typed', async ({ page }) => {
+  await open(page, 'boathouse lamp');
+  const drawing = section(page, 'Circuit diagram').getByRole('img');
+  await expect(drawing).toHaveAccessibleName(/Q1/u);
+  await expect(drawing).toHaveAccessibleName(/T1 22\skΩ/u);
+  await page.getByLabel('T1: ohms').fill('33k');
+  await expect(drawing).toHaveAccessibleName(/T1 33\skΩ/u);
+  await page.getByLabel('From the harbour').selectOption('storm lights');
+  await expect(section(page, 'Circuit diagram').getByRole('img')).toHaveAccessibleName(/QH.*QM|QM.*QH/u);
+});
+
 async function openFile(page: Page, file: object): Promise<void> {
   await page.getByLabel('From a circuit file').setInputFiles({
     name: 'own.json',

@@ -44,7 +44,7 @@ export function columnsOf(circuit: Circuit): Columns | undefined {
   let stacks: Stack[] = others.map((part) => ({ parts: [part], nets: standing(part) }));
   if (stacks.some(({ nets }) => new Set(nets).size !== 2)) return undefined;
   for (;;) {
-    const next = joined(stacks, new Set([plus, minus]));
+    const next = joined(stacks, new Set([plus, minus]), new Set(taps.map(({ net }) => net)));
     if (!next) return { supply, plus, minus, chips, stacks, taps };
     stacks = next;
   }
@@ -57,8 +57,15 @@ function standing(part: Part): string[] {
     : [...new Set(Object.values(part.pins))];
 }
 
-/** The stacks with two of them joined at a net that holds no third. */
-function joined(stacks: readonly Stack[], rails: ReadonlySet<string>): Stack[] | undefined {
+/**
+ * The stacks with two of them joined at a net that holds no third. At a base only what then reaches from rail to rail is
+ * joined, a divider: the base may lie above or below what else leads to it.
+ */
+function joined(
+  stacks: readonly Stack[],
+  rails: ReadonlySet<string>,
+  tapped: ReadonlySet<string>,
+): Stack[] | undefined {
   for (const net of new Set(stacks.flatMap(({ nets }) => nets))) {
     if (rails.has(net)) continue;
     const here = stacks.filter(({ nets }) => nets[0] === net || nets[nets.length - 1] === net);
@@ -67,7 +74,8 @@ function joined(stacks: readonly Stack[], rails: ReadonlySet<string>): Stack[] |
     const first = one.nets[one.nets.length - 1] === net ? one : turned(one);
     const second = other.nets[0] === net ? other : turned(other);
     // A loop that would end where it began stays apart.
-    if (first.nets[0] === second.nets[second.nets.length - 1]) continue;
+    const ends = [first.nets[0]!, second.nets[second.nets.length - 1]!];
+    if (ends[0] === ends[1] || (tapped.has(net) && !ends.every((end) => rails.has(end)))) continue;
     const whole = {
       parts: [...first.parts, ...second.parts],
       nets: [...first.nets, ...second.nets.slice(1)],

@@ -7,6 +7,7 @@ import { sentence } from '@/messages/findings';
 import { saveAs, slug } from '@/ui/download';
 import { Note } from '@/ui/Note';
 import { AtRest } from './AtRest';
+import { DrawnCircuit } from './DrawnCircuit';
 import { OneVaried } from './OneVaried';
 import { OverTime } from './OverTime';
 import { PartToPart } from './PartToPart';
@@ -78,6 +79,7 @@ export function CircuitPage() {
           {sentence(finding)} The circuit below stays as it was.
         </Note>
       ))}
+      <DrawnCircuit circuit={circuit} />
       <div className="circuit-columns">
         <div>
           <AtRest key={`${circuit.title} at rest`} circuit={circuit} onChange={change} />

@@ -26,16 +26,26 @@ interface Props {
 }
 
 /** The circuit in the field's symbols, as series and parallel lie, with values and, on wish, solved figures. */
-export function CircuitDiagram({ circuit, sorts, resistors, figures }: Props) {
+export function CircuitDiagram(props: Props) {
+  const { circuit } = props;
   const wiring = useMemo(() => wiringOf(circuit), [circuit]);
   const layout = useMemo(() => diagramOf(JSON.parse(wiring) as Circuit), [wiring]);
-  const diagram = layout && withParts(layout, circuit);
-  if (!diagram)
-    return (
-      <p className="soft">
-        This circuit is neither a net of series and parallel nor one around chips: see the wiring list.
-      </p>
-    );
+  if (!layout) return <p className="soft">{UNDRAWN}</p>;
+  return <DiagramDrawing {...props} layout={layout} />;
+}
+
+export const UNDRAWN =
+  'This circuit is neither a net of series and parallel nor one around chips and transistors: its parts stand in the list.';
+
+/** The same as it has been laid out before; its parts are those of the circuit now. */
+export function DiagramDrawing({
+  circuit,
+  sorts,
+  resistors,
+  figures,
+  layout,
+}: Props & { readonly layout: Diagram }) {
+  const diagram = withParts(layout, circuit);
   const width = diagram.width * ACROSS + 2 * MARGIN;
   const height = diagram.height * DOWN + 60;
   return (
@@ -77,7 +87,7 @@ export function CircuitDiagram({ circuit, sorts, resistors, figures }: Props) {
 }
 
 /** What the layout of a diagram hangs on: which legs are joined, not what stands on the parts. */
-function wiringOf(circuit: Circuit): string {
+export function wiringOf(circuit: Circuit): string {
   return JSON.stringify({
     ...circuit,
     checks: [],
@@ -133,7 +143,7 @@ function labelOf(part: Part, sorts: LampSorts): string[] {
     case 'potentiometer':
       return [part.id, formatOhms(part.params.ohms)];
     case 'led':
-      return [part.id, lampName(sorts[part.id] ?? '').replace(/ \(.*/u, '')];
+      return [part.id, lampName(sorts[part.id] ?? '').replace(/ \(.*/u, '')].filter(Boolean);
     case 'capacitor':
       return [part.id, formatQuantity(part.params.farads, 'F')];
     case 'speaker':
@@ -143,10 +153,17 @@ function labelOf(part: Part, sorts: LampSorts): string[] {
     case 'supply':
       return [part.id, formatQuantity(part.params.volts, 'V')];
     case 'signal':
-      return [part.id, `${formatQuantity(part.params.offset + part.params.amplitude, 'V')}, pulses`];
+      return [part.id, ...signalWords(part.params)];
     default:
       return [part.id];
   }
+}
+
+/** Pulses by their peak, a sine by its peak and its pitch. */
+function signalWords({ shape, offset, amplitude, hertz }: Extract<Part, { kind: 'signal' }>['params']) {
+  return shape === 'square'
+    ? [`${formatQuantity(offset + amplitude, 'V')}, pulses`]
+    : [formatQuantity(amplitude, 'V'), formatQuantity(hertz, 'Hz')];
 }
 
 function figureOf(figure: { volts: number; amps: number } | undefined): string[] {
