@@ -3,7 +3,9 @@ import {
   circuitFile,
   DEFAULT_STYLE,
   idsOf,
+  isScene,
   isSource,
+  SCENE_LUX,
   PATTERN_IDS,
   patternOf,
   sourceOf,
@@ -15,6 +17,7 @@ import {
   type Observation,
   type Sheet,
   type Gate,
+  type Held,
   type Isolation,
   type Step,
 } from '@/core';
@@ -117,7 +120,7 @@ function behaviourJson(seen: Observation) {
 }
 
 function pointJson(point: Checkpoint) {
-  return { ...point, unit: UNITS[point.measure] };
+  return { ...point, ...(point.held ? { held: heldJson(point.held) } : {}), unit: UNITS[point.measure] };
 }
 
 function suppliesOf({ circuit }: Sheet): string[] {
@@ -156,8 +159,15 @@ function isolationJson({ chip, without, ohms, parkings }: Isolation) {
   };
 }
 
+/** Lights as lux. */
+function heldJson(held: Held) {
+  return Object.fromEntries(
+    Object.entries(held).map(([part, state]) => [part, isScene(state) ? SCENE_LUX[state] : state]),
+  );
+}
+
 function gateJson({ power, lit, may, held, readings }: Gate) {
-  return { power, lit, may, held, readings };
+  return { power, lit, may, held: heldJson(held), readings };
 }
 
 function legsJson(legs: readonly LegPlace[]) {

@@ -202,6 +202,9 @@ export type {
 export { PARKED, parkedPlan } from './assembly/isolate';
 export { isStop, type Isolation } from './assembly/step';
 export { isSource, sourceOf } from './circuit/source';
+export { SCENE_LUX, SCENES, type Scene } from './catalogue/light';
+export type { LightSums } from './answers/lampInLight';
+export { isScene } from './observe/held';
 export { BOOSTED } from './patterns/pulsed/pulsed';
 export type { PulseSums } from './patterns/pulsed/pulses';
 export { pitchWith } from './patterns/timed/pitch';

@@ -1,5 +1,5 @@
 import type { LessonContent } from '@/server/repositories/lessons';
-import { BLOCK, lesson, on } from './lesson';
+import { BLOCK, cells, lesson, on } from './lesson';
 
 /** The lessons of the harbour that move: one of every timer pattern, after the steady ones. */
 export const TIMER_LESSONS: readonly LessonContent[] = [
@@ -131,6 +131,21 @@ export const TIMER_LESSONS: readonly LessonContent[] = [
     {
       pattern: 'pulsed',
       params: { lamp: 'white', amps: 0.004, volts: 5, hertz: 1000, duty: 0.4, ohms: 10, cell: 'aa-nimh' },
+      build: on('half'),
+    },
+  ),
+  lesson(
+    'Boathouse lamp',
+    {
+      aim: 'A lamp that comes on at dusk by itself: find the two parts that decide it, and the light at which it does.',
+      story: 'Nobody is at the boathouse when it gets dark, and everybody comes home then.',
+      notes: 'Let each bench hold a hand over the sensor, slowly. No lamp must shine on it.',
+      ageGroup: '13 and up',
+      level: 'full working',
+    },
+    {
+      pattern: 'light-switch',
+      params: { supply: cells(4), lamp: 'white', amps: 0.008, lit: 'dusk', dark: 'classroom' },
       build: on('half'),
     },
   ),

@@ -171,6 +171,11 @@ describe.each(LESSONS.map((lesson) => [lesson.title, lesson] as const))(
           for (const id of Object.values(parts)) expect(talk.path).toContain(id);
         return;
       }
+      if (sheet.sums.light) {
+        for (const { id } of sheet.circuit.parts)
+          if (!isSource(sheet.circuit, id)) expect(talk.path).toContain(id);
+        return;
+      }
       const passed = new Set(currentPaths(sheet.circuit).flat());
       for (const { id } of sheet.circuit.parts)
         if (!isSource(sheet.circuit, id)) expect(passed).toContain(id);
@@ -188,6 +193,11 @@ describe.each(LESSONS.map((lesson) => [lesson.title, lesson] as const))(
         const { lampVolts, amps } = sheet.sums.pulses;
         for (const figure of [formatQuantity(lampVolts.mean, 'V', 3), formatQuantity(amps.mean, 'A', 3)])
           expect(plain(talk.sum)).toContain(plain(figure));
+        return;
+      }
+      if (sheet.sums.light) {
+        expect(talk.sum).toContain(sheet.sums.light.sensor);
+        expect(talk.sum).toContain(sheet.sums.light.trim);
         return;
       }
       const total = /= ([\d.]+) V/u.exec(plain(talk.sum))![1]!;

@@ -7,6 +7,47 @@ import { HELPER_WORDS } from './timing';
 
 type Placed = Extract<Step, { action: 'place-part' }>;
 
+/** Parts of which there is one thing to say. */
+export function furtherWords(step: Placed, holes: string): StepWords | undefined {
+  switch (step.kind) {
+    case 'transistor':
+      return transistorWords(step, holes);
+    case 'ldr':
+      return {
+        title: `Put the light sensor ${step.part} in ${holes}.`,
+        detail: 'Either way round is right. Its face looks up, to the light; no lamp beside it.',
+        why: 'The more light falls on it, the fewer ohms it has.',
+      };
+    case 'diode':
+      return {
+        title: `Put the diode ${step.part} in ${holes}.`,
+        detail: 'It must not be turned round.',
+        cue: `Ringed end in ${holeName(step.legs.find((leg) => leg.pin === 'cathode')!.hole)}.`,
+        why: 'It lets current pass towards its ring, and not back.',
+      };
+    case 'speaker':
+      return {
+        title: `Put the leads of the speaker ${step.part} in ${holes}.`,
+        detail: 'Either way round is right. Keep it away from ears until it is known how loud it is.',
+        why: 'It turns current that comes and goes into sound.',
+      };
+    default:
+      return undefined;
+  }
+}
+
+/** A transistor by the order of its legs, as they are seen from its flat face. */
+function transistorWords(step: Placed, holes: string): StepWords {
+  const at = (pin: string) => holeName(step.legs.find((leg) => leg.pin === pin)!.hole);
+  return {
+    title: `Put the transistor ${step.part} in ${holes}.`,
+    detail:
+      'Seen from its flat face, legs down, they are from left to right emitter, base, collector; other types differ, so read the bag.',
+    cue: `Collector in ${at('collector')}, base in ${at('base')}, emitter in ${at('emitter')}.`,
+    why: 'A small current into its base lets a large one pass from collector to emitter.',
+  };
+}
+
 /** The two sides of a chip, from the end with the notch. */
 const LEFT = TIMER_PINS.slice(0, 4);
 const RIGHT = [...TIMER_PINS.slice(4)].reverse();

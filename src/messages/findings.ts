@@ -8,10 +8,12 @@ import {
   type FindingCode,
   type FindingData,
   type Overload,
+  type Scene,
   type Unit,
 } from '@/core';
 import { holeName, stripName } from './holes';
 import { article, capital, counted, listed } from './grammar';
+import { SCENE_WORDS } from './light';
 import { BOARD_SHORT, lampName, legName, plainNames, type Naming } from './names';
 
 type Sentences = { readonly [C in FindingCode]: (data: FindingData[C], name: Naming) => string };
@@ -76,6 +78,14 @@ const SENTENCES: Sentences = {
     `${part} does not go round on this supply with what hangs on its output. Use less lamp current, or a CMOS chip.`,
   'flashes-fast': ({ hertz, lamps }) =>
     `${lamps} ${lamps.includes(',') ? 'flash' : 'flashes'} ${formatQuantity(hertz, 'Hz', 2)}: between 3 and 60 flashes a second can trigger seizures. Ask before class, keep it small and dim, or take a third of a second or more from flash to flash.`,
+  'same-light': ({ scene }) =>
+    `The lamp cannot be lit and dark in the same light (${SCENE_WORDS[scene as Scene]}): choose two lights.`,
+  'sensor-backwards': ({ dark, light }) =>
+    `A light sensor has more ohms in less light; these readings are ${formatQuantity(dark, 'Ω')} in the darker and ${formatQuantity(light, 'Ω')} in the lighter. Are they exchanged?`,
+  'no-switching': ({ lux, amps: a }) =>
+    `No resistor beside this sensor makes the lamp reach ${amps(a)} at ${formatQuantity(lux, 'lx')}. Ask for less current, or choose other lights.`,
+  'sensors-differ': ({ low, high, pot }) =>
+    `Sensors of one sort differ: some would switch outside of the two lights. ${pot > 0 ? `A trim potentiometer of ${formatOhms(pot)} in the place of R2 covers` : 'Measure yours, or choose R2 between'} ${formatQuantity(low, 'Ω', 2)} to ${formatQuantity(high, 'Ω', 2)}.`,
   'pulses-as-said': ({ volts: v, duty, mean }) =>
     `The booster is taken to give exactly ${volts(v)} for ${formatPercent(duty)} of the time. Measure it with nothing on it: the meter should show ${volts(mean)}. Where yours differs, change the wish.`,
   'pulse-over-limit': ({ peak, limit, duty, amps: mean }) =>

@@ -11,6 +11,7 @@ import {
 import { capital, listed } from './grammar';
 import { holeName } from './holes';
 import { looksWords, ownName } from './names';
+import { otherLight } from './light';
 import { heldWords } from './points';
 import { listWords, type StepWords } from './stepWords';
 
@@ -69,6 +70,7 @@ function afterPower(gate: Gate, sheet: Sheet): StepWords {
       ...gate.swings.map(swingWords),
       ...gate.readings.map(readingWords),
       pressWords(sheet),
+      sheet.sums.light && otherLight(sheet.sums.light),
     ]
       .filter(Boolean)
       .join(' '),

@@ -1,4 +1,5 @@
 import type { Goal } from '@/core';
+import { SCENE_WORDS } from './light';
 import { AGE_NAMES } from './names';
 import { listWords } from './stepWords';
 
@@ -10,6 +11,8 @@ const GOALS: Readonly<Record<Goal['code'], (goal: Goal) => string>> = {
     met
       ? 'Its times are those that were wished, within 15 %'
       : `${parts.join(' and ')} ${parts.length === 1 ? 'keeps' : 'keep'} another time than was wished`,
+  'lit-in': ({ scene }) => `The lamp is lit ${scene ? SCENE_WORDS[scene] : ''}`,
+  'dark-in': ({ scene }) => `The lamp is dark ${scene ? SCENE_WORDS[scene] : ''}`,
   'within-limit': () => 'No lamp is above its limit, at any age of the supply',
   'board-makes-it': () => 'The board, read back, makes this circuit',
 };

@@ -1,4 +1,5 @@
 import { formatOhms, formatQuantity, type Sheet } from '@/core';
+import { SCENE_WORDS } from './light';
 import { lampName, supplyName } from './names';
 import { listWords } from './stepWords';
 
@@ -7,6 +8,10 @@ export function lessonLine({ sums }: Pick<Sheet, 'sums'>): string {
   const { design, supply, loop } = sums;
   if (loop) {
     return `${lampName(loop.lamp.type)} lamp, ${formatOhms(loop.chosen)}, ${supplyName(supply)}: ${formatQuantity(design.amps, 'A')}`;
+  }
+  if (sums.light) {
+    const [lamp] = design.lamps;
+    return `${lampName(lamp!.type)} lamp, lit ${SCENE_WORDS[sums.light.lit]} and dark ${SCENE_WORDS[sums.light.dark]}, ${supplyName(supply)}: ${formatQuantity(lamp!.amps, 'A')}`;
   }
   if (sums.timing) return `${timedWords(sums)}, ${supplyName(supply)}`;
   const counts = new Map<string, number>();

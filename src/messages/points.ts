@@ -1,14 +1,28 @@
-import { formatPercent, isKind, type Checkpoint, type Circuit, type Held, type ThingKind } from '@/core';
+import {
+  formatPercent,
+  isKind,
+  isScene,
+  type Checkpoint,
+  type Circuit,
+  type Held,
+  type ThingKind,
+} from '@/core';
+import { SCENE_WORDS } from './light';
 import { legName } from './names';
 
 /** What a checkpoint is called by. */
-export type NamedPoint = Pick<Checkpoint, 'part' | 'kind' | 'measure'>;
+export type NamedPoint = Pick<Checkpoint, 'part' | 'kind' | 'measure'> & Partial<Pick<Checkpoint, 'held'>>;
 
 /** What a circuit is fed from. */
 const FED_BY: ReadonlySet<ThingKind> = new Set(['supply', 'signal']);
 
 /** A checkpoint as a column's head and in a sentence. */
-export function pointName({ part, kind, measure }: NamedPoint): string {
+export function pointName(point: NamedPoint): string {
+  const light = Object.values(point.held ?? {}).find(isScene);
+  return light ? `${plainName(point)}, ${SCENE_WORDS[light]}` : plainName(point);
+}
+
+function plainName({ part, kind, measure }: NamedPoint): string {
   switch (measure) {
     case 'volts':
     case 'meanVolts':
@@ -75,6 +89,7 @@ export function heldWords(held: Held | undefined): string {
   const words = Object.entries(held ?? {}).map(([part, state]) => {
     if (typeof state === 'number') return `${part} ${turnWords(state)}`;
     if (state === 'pressed') return `press ${part} once`;
+    if (isScene(state)) return `${part} ${SCENE_WORDS[state]}`;
     return state === 'closed' ? `hold ${part} pressed` : `leave ${part} alone`;
   });
   return words.join(', ');

@@ -15,7 +15,7 @@ import {
 } from '@/core';
 import { gateWords, holdWords, readingWords, seenWords, swingWords } from './gates';
 import { article, capital, listed } from './grammar';
-import { capacitorWords, helpOf, timeOf, timerWords } from './chipSteps';
+import { capacitorWords, furtherWords, helpOf, timeOf, timerWords } from './chipSteps';
 import { holeName } from './holes';
 import { isolateWords } from './isolate';
 import { legName, looksWords, supplyName, thingName } from './names';
@@ -181,23 +181,14 @@ function placeWords(step: Extract<Step, { action: 'place-part' }>, sheet: Sheet)
       return timerWords(step, sheet);
     case 'capacitor':
       return capacitorWords(step, holes, sheet);
-    case 'diode': {
-      const ring = holeName(step.legs.find((leg) => leg.pin === 'cathode')!.hole);
-      return {
-        title: `Put the diode ${step.part} in ${holes}.`,
-        detail: 'It must not be turned round.',
-        cue: `Ringed end in ${ring}.`,
-        why: 'It lets current pass towards its ring, and not back.',
-      };
-    }
-    case 'speaker':
-      return {
-        title: `Put the leads of the speaker ${step.part} in ${holes}.`,
-        detail: 'Either way round is right. Keep it away from ears until it is known how loud it is.',
-        why: 'It turns current that comes and goes into sound.',
-      };
     default:
-      return { title: `Put ${thingName(step.kind, step.part)} in ${holes}.`, detail: '', why: '' };
+      return (
+        furtherWords(step, holes) ?? {
+          title: `Put ${thingName(step.kind, step.part)} in ${holes}.`,
+          detail: '',
+          why: '',
+        }
+      );
   }
 }
 

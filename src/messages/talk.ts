@@ -10,6 +10,7 @@ import {
   type Sheet,
 } from '@/core';
 import { pulsePredictions, pulseTalk } from './pulses';
+import { lightPath, lightPredictions, lightTalk } from './light';
 import { PATTERN_WORDS } from './patterns';
 import { listWords } from './stepWords';
 
@@ -34,16 +35,23 @@ export function talkFor(sheet: Sheet): Talk {
     truth,
     homework,
     predict: predictions(sheet),
-    path: sheet.sums.timing ? chargeWords(sheet.sums.timing) : pathWords(sheet),
+    path: pathTalk(sheet),
     sum: sumTalk(sheet),
     parts: [...new Set(sheet.circuit.parts.map(({ id, kind }) => whyWords(sheet, id, kind)))],
     tools: TOOLS[buildType(boardOf(sheet.plan))],
   };
 }
 
+function pathTalk(sheet: Sheet): string {
+  const { timing, light } = sheet.sums;
+  if (timing) return chargeWords(timing);
+  return light ? lightPath(light) : pathWords(sheet);
+}
+
 function sumTalk(sheet: Sheet): string {
   const { timing, pulses } = sheet.sums;
   if (timing) return timeWords(timing);
+  if (sheet.sums.light) return lightTalk(sheet.sums.light);
   return pulses ? pulseTalk(pulses) : sumWords(sheet);
 }
 
@@ -56,6 +64,7 @@ function predictions(sheet: Sheet): string[] {
   const { lamps, amps } = sheet.sums.design;
   const [first] = lamps;
   if (sheet.sums.pulses) return pulsePredictions(sheet.sums.pulses);
+  if (sheet.sums.light) return lightPredictions(sheet.sums.light);
   if (sheet.sums.timing) return timedPredictions(sheet.sums.timing, lamps.length > 0);
   const several = lamps.length > 1;
   return [

@@ -1,5 +1,13 @@
 import fc from 'fast-check';
-import { LAMP_TYPES, SUPPLIES, SUPPLY_KINDS, type ParamsOf, type PatternId, type SupplyChoice } from '@/core';
+import {
+  LAMP_TYPES,
+  SCENES,
+  SUPPLIES,
+  SUPPLY_KINDS,
+  type ParamsOf,
+  type PatternId,
+  type SupplyChoice,
+} from '@/core';
 
 const lamp = fc.constantFrom(...LAMP_TYPES);
 const amps = fc.double({ min: 1e-3, max: 0.02, noNaN: true });
@@ -102,6 +110,9 @@ export const WISHES: { readonly [Id in PatternId]: fc.Arbitrary<ParamsOf<Id>> } 
       seconds: fc.tuple(seconds(1, 3), seconds(1, 3), seconds(1, 3)),
     }),
   ),
+  'light-switch': fc
+    .record({ supply, lamp, amps, lit: fc.constantFrom(...SCENES), dark: fc.constantFrom(...SCENES) })
+    .filter(({ lit, dark }) => lit !== dark),
   pulsed: fc.record({
     lamp,
     amps: fc.double({ min: 1e-3, max: 8e-3, noNaN: true }),

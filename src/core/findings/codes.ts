@@ -42,6 +42,11 @@ export interface FindingData {
   'pulse-over-limit': { peak: number; limit: number; duty: number; amps: number };
   /** Nothing is known of how one booster differs from the next; its mean without load tells. */
   'pulses-as-said': { volts: number; duty: number; mean: number };
+  'same-light': { scene: string };
+  'sensor-backwards': { dark: number; light: number };
+  'no-switching': { lux: number; amps: number };
+  /** Some sensors of the sort would switch outside of the two scenes; 0 where no trim potentiometer covers them. */
+  'sensors-differ': { low: number; high: number; pot: number };
   'flashes-fast': { hertz: number; lamps: string };
   'no-such-turn': { first: number; second: number; third: number; least: number };
   'no-battery': { part: string };

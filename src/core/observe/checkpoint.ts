@@ -1,3 +1,4 @@
+import type { Scene } from '../catalogue/light';
 import type { ThingKind } from '../circuit/circuit';
 
 /** A leg of a part: where a probe is held, or what is lifted. */
@@ -6,8 +7,8 @@ export interface PinRef {
   readonly pin: string;
 }
 
-/** What a hand must do for a build to show something: buttons held, or pressed and let go; knobs by their place, 0 to 1. */
-export type Held = Readonly<Record<string, 'closed' | 'open' | 'pressed' | number>>;
+/** What a hand must do for a build to show something: buttons held, or pressed and let go; knobs by their place, 0 to 1; light sensors in a scene. */
+export type Held = Readonly<Record<string, 'closed' | 'open' | 'pressed' | Scene | number>>;
 
 /** Where a build is looked at: with probes, a watch, or the eye. */
 export type Checkpoint = {

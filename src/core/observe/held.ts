@@ -1,3 +1,4 @@
+import { SCENE_LUX, SCENES, type Scene } from '../catalogue/light';
 import { isKind, type Circuit } from '../circuit/circuit';
 import type { Held } from './checkpoint';
 
@@ -12,9 +13,16 @@ export function withHeld(circuit: Circuit, held: Held | undefined): Circuit {
       if (isKind(part, 'switch')) return { ...part, params: switchAs(state) };
       if (isKind(part, 'potentiometer') && typeof state === 'number')
         return { ...part, params: { ...part.params, position: state } };
+      if (isKind(part, 'ldr') && isScene(state))
+        return { ...part, params: { ...part.params, lux: SCENE_LUX[state] } };
       return part;
     }),
   };
+}
+
+/** Whether what is held is a light. */
+export function isScene(state: Held[string]): state is Scene {
+  return (SCENES as readonly unknown[]).includes(state);
 }
 
 /** When a button that is pressed once goes down, and for how long: at leisure, and shorter than any light it asks for. */

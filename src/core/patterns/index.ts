@@ -7,6 +7,7 @@ import { dimmer } from './dimmer/dimmer';
 import { gauge } from './gauge/gauge';
 import { hogging } from './hogging/hogging';
 import { lampCover } from './lampCover/lampCover';
+import { lightSwitch } from './lightSwitch/lightSwitch';
 import { oneShot } from './oneShot/oneShot';
 import { panel } from './panel/panel';
 import { pulsed } from './pulsed/pulsed';
@@ -36,6 +37,7 @@ export const PATTERNS = {
   chain,
   tone,
   pulsed,
+  'light-switch': lightSwitch,
 } as const;
 export type PatternId = keyof typeof PATTERNS;
 export const PATTERN_IDS = Object.keys(PATTERNS) as PatternId[];

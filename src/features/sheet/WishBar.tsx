@@ -12,6 +12,7 @@ import {
   OneShotWish,
   ToneWish,
 } from './wish/timerLessons';
+import { LightSwitchWish } from './wish/lightLessons';
 import { PulsedWish } from './wish/pulsedLesson';
 import { useProblems } from './wish/problems';
 import type { WishProps } from './wish/wishProps';
@@ -40,6 +41,7 @@ const WISHES: { readonly [Id in PatternId]: (props: WishProps<ParamsOf<Id>>) => 
   chain: ChainWish,
   tone: ToneWish,
   pulsed: PulsedWish,
+  'light-switch': LightSwitchWish,
 };
 
 /** The lesson as a sentence whose underlined words are its inputs. */

@@ -9,6 +9,7 @@ import { rgb } from './rgb';
 import { gauge } from './gauge';
 import { panel } from './panel';
 import { lampCover } from './lampCover';
+import { lightSwitch } from './lightSwitch';
 import { pulsed } from './pulsed';
 import { alternate, blink, blinkSimple, chain, oneShot, tone } from './timers';
 import type { PatternWords } from './words';
@@ -32,4 +33,5 @@ export const PATTERN_WORDS: Readonly<Record<PatternId, PatternWords>> = {
   chain,
   tone,
   pulsed,
+  'light-switch': lightSwitch,
 };

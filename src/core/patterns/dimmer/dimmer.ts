@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { brightnessAt } from '../../catalogue/brightness';
 import { LAMP_TYPES } from '../../catalogue/lamps';
+import { POTENTIOMETERS } from '../../catalogue/potentiometers';
 import { neighbours } from '../../catalogue/preferred';
 import { supplyFigures } from '../../catalogue/supplies';
 import type { PartOf } from '../../circuit/circuit';
@@ -13,9 +14,6 @@ import { finish } from '../steady/finish';
 import { circuitFrom, lampPart, MINUS, PLUS, resistorPart, supplyPart } from '../steady/parts';
 import { toleranceOf } from '../style';
 import { ampsSchema, choiceOverrides, supplyRefusals, supplySchema } from '../wishes';
-
-/** Potentiometers that shops sell. */
-export const POTENTIOMETERS = [100, 220, 470, 1e3, 2.2e3, 4.7e3, 1e4, 2.2e4, 4.7e4, 1e5, 2.2e5, 4.7e5, 1e6];
 
 export const dimmerParams = z.strictObject({
   supply: supplySchema,

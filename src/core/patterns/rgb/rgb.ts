@@ -9,7 +9,7 @@ import { finding, refused, type Outcome } from '../../findings/finding';
 import type { Design, Means, Pattern } from '../pattern';
 import { choose } from '../steady/choose';
 import { ampsOf } from '../steady/bank';
-import { POTENTIOMETERS } from '../dimmer/dimmer';
+import { POTENTIOMETERS } from '../../catalogue/potentiometers';
 import type { StringSum } from '../steady/figures';
 import { finish } from '../steady/finish';
 import { circuitFrom, lampPart, MINUS, PLUS, resistorPart, supplyPart } from '../steady/parts';

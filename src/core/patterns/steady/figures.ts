@@ -1,3 +1,4 @@
+import type { LightSums } from '../../answers/lampInLight';
 import { batteryLife, DIM_AMPS, type BatteryLife } from '../../answers/battery';
 import { brightnessAt, type Brightness } from '../../catalogue/brightness';
 import type { LampType } from '../../catalogue/lamps';
@@ -46,7 +47,7 @@ export interface AgeRow {
   readonly supplyVolts: Volts;
   readonly amps: Amps;
   readonly lamps: readonly LampFigure[];
-  /** Heat in all resistors, potentiometers and zeners. */
+  /** Heat in everything but lamps, chips and the supply itself. */
   readonly lostWatts: Watts;
   readonly hottest?: {
     readonly part: string;
@@ -135,6 +136,8 @@ export interface LessonSums {
   readonly turns?: readonly LampTurn[];
   /** Peak and mean, of a lesson on pulses. */
   readonly pulses?: PulseSums;
+  /** How the lamp follows the light, of a lesson with a sensor. */
+  readonly light?: LightSums;
   /** What else the circuit wants, and what for. */
   readonly helpers?: readonly Helper[];
   /** The working of a lesson of one lamp, line by line, and the other schools beside it. */
@@ -186,12 +189,16 @@ function rowOf(seen: Observation, age: Age, sorts: LampSorts): AgeRow {
     supplyVolts: supply ? reportOf(seen, supply.id).volts : 0,
     amps: supply ? -reportOf(seen, supply.id).amps : 0,
     lamps,
-    lostWatts: warm.reduce((sum, { watts }) => sum + watts, 0),
+    lostWatts: circuit.parts
+      .filter((part) => LOSES.has(part.kind))
+      .reduce((sum, { id }) => sum + reportOf(seen, id).watts, 0),
     ...(hottest ? { hottest } : {}),
   };
 }
 
 const WARM: ReadonlySet<string> = new Set(['resistor', 'potentiometer', 'zener']);
+/** What turns power into heat and nothing else. */
+const LOSES: ReadonlySet<string> = new Set([...WARM, 'transistor', 'ldr', 'diode']);
 
 /** How long a battery serves: until the dimmest lamp is too dim, or until it is empty, whichever comes first. */
 export interface Life extends Pick<BatteryLife, 'toDim' | 'toEmpty'> {

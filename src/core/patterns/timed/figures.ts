@@ -46,7 +46,15 @@ export interface Helper {
   readonly part: string;
   readonly ohms?: Ohms;
   readonly farads?: Farads;
-  readonly job: 'pull-up' | 'empties' | 'swing' | 'coupling' | 'quiet-supply' | 'quiet-control';
+  readonly job:
+    | 'pull-up'
+    | 'empties'
+    | 'swing'
+    | 'coupling'
+    | 'quiet-supply'
+    | 'quiet-control'
+    | 'sets-light'
+    | 'guards-base';
 }
 
 /** The times of one chip: wished, chosen, by the rule of thumb, and solved. */

@@ -3,6 +3,7 @@ import Form from 'react-bootstrap/Form';
 import { LEVELS, type HouseStyle, type Level, type PatternChoice, type Sheet } from '@/core';
 import { LEVEL_WORDS, seen, sumsAt } from '@/messages/levels';
 import { HelperTable } from './HelperTable';
+import { LightWork } from './LightWork';
 import { LampsAtAges } from './LampsAtAges';
 import { LoopWork } from './LoopWork';
 import { SumBlockTable } from './SumBlockTable';
@@ -67,6 +68,7 @@ function FullWorking({ sheet, style, choice, onChoice }: Omit<Props, 'level'>) {
       )}
       {sums.timing && <TimingWork timing={sums.timing} choice={choice} onChoice={onChoice} />}
       {sums.turns && <TurnTable turns={sums.turns} />}
+      {sums.light && <LightWork light={sums.light} />}
       {sums.pulses && <PulseWork pulses={sums.pulses} />}
       {sums.walk && <WalkTable rows={sums.walk} />}
       {sums.knob && <KnobTable rows={sums.knob} />}

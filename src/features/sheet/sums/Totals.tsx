@@ -28,7 +28,7 @@ export function Totals({ sums, style }: { sums: LessonSums; style: HouseStyle })
       pulses ? MEAN_POWER : `${formatQuantity(design.supplyVolts, 'V')} × ${A(design.amps)}`,
       W(pulses?.watts ?? design.supplyVolts * design.amps),
     ],
-    ['of that, heat and not light', 'in all resistors together', W(design.lostWatts)],
+    ['of that, heat and not light', 'in everything beside the lamps', W(design.lostWatts)],
     ...(warm
       ? [
           [

@@ -1,0 +1,147 @@
+import { choiceWith, refusedWith, requestWith, worked } from '../../../../tests/support/sheets';
+import { inLight, type LightSums } from '../../answers/lampInLight';
+import { lightSensorOhms, SCENE_LUX } from '../../catalogue/light';
+import { isKind, partOf, withPart, type Circuit } from '../../circuit/circuit';
+import { withHeld } from '../../observe/held';
+import { observe, reportOf } from '../../observe/observe';
+import { sessionExpectation } from '../../sheet/expectation';
+import { makeSheet } from '../../sheet/sheet';
+
+const HALF = 0.004;
+
+function lampIn(circuit: Circuit, lux: number): number {
+  const seen = observe(inLight(circuit, lux));
+  if (!seen.ok) throw new Error('does not settle');
+  return reportOf(seen.value, 'D1').amps;
+}
+
+/** The light at which the lamp carries half of its wish, by bisection on whole solutions. */
+function rootOf(circuit: Circuit): number {
+  const rising = lampIn(circuit, 0.05) < HALF;
+  let [low, high] = [Math.log(0.05), Math.log(10_000)];
+  for (let i = 0; i < 60; i++) {
+    const middle = (low + high) / 2;
+    if (lampIn(circuit, Math.exp(middle)) < HALF === rising) low = middle;
+    else high = middle;
+  }
+  return Math.exp((low + high) / 2);
+}
+
+function withSensor(circuit: Circuit, r10: number): Circuit {
+  return withPart(circuit, 'L1', (part) =>
+    isKind(part, 'ldr') ? { ...part, params: { ...part.params, r10 } } : part,
+  );
+}
+
+const wishes = [
+  { lit: 'dusk', dark: 'classroom' },
+  { lit: 'classroom', dark: 'dusk' },
+  { lit: 'hood', dark: 'room' },
+  { lit: 'torch', dark: 'room' },
+] as const;
+
+describe.each(wishes)('a lamp that is lit in $lit and dark in $dark', (wish) => {
+  const { design, sums } = worked('light-switch', wish);
+  const light: LightSums = sums.light!;
+
+  it('switches where an exact root says, with the sensor as named and at the ends of its sort', () => {
+    expect(light.switches.typical! / rootOf(design.circuit)).toBeCloseTo(1, 3);
+    for (const [end, r10] of [
+      ['low', 10e3],
+      ['high', 22.5e3],
+    ] as const)
+      expect(light.switches[end]! / rootOf(withSensor(design.circuit, r10))).toBeCloseTo(1, 3);
+  });
+
+  it('switches between its two lights, as near to their middle as the drawer allows', () => {
+    const [least, most] = [SCENE_LUX[wish.lit], SCENE_LUX[wish.dark]].sort((a, b) => a - b);
+    expect(light.aimLux).toBeCloseTo(Math.sqrt(least! * most!), 9);
+    expect(light.switches.typical!).toBeGreaterThan(least!);
+    expect(light.switches.typical!).toBeLessThan(most!);
+    // Half a step of the series is up to 12 % of the resistor, and by the sensor's slope twice that of the light.
+    expect(Math.abs(Math.log(light.switches.typical! / light.aimLux))).toBeLessThan(0.25);
+  });
+
+  it('is observed to be lit in the one and dark in the other', () => {
+    const amps = (scene: typeof wish.lit | typeof wish.dark) => {
+      const seen = observe(withHeld(design.circuit, { L1: scene }));
+      return seen.ok ? reportOf(seen.value, 'D1').amps : NaN;
+    };
+    expect(amps(wish.lit)).toBeGreaterThan(0.006);
+    expect(amps(wish.dark)).toBeLessThan(2e-5);
+    for (const { scene, ohms, lux } of light.scenes) {
+      const { params } = partOf(design.circuit, 'L1') as { params: Parameters<typeof lightSensorOhms>[0] };
+      expect(ohms).toBeCloseTo(lightSensorOhms(params, SCENE_LUX[scene]), 6);
+      expect(lux).toBe(SCENE_LUX[scene]);
+    }
+  });
+
+  it('has a range of trims with which any sensor of the sort switches at the aim', () => {
+    const { low, high, potentiometer } = light.range!;
+    expect(potentiometer!.ohms).toBeGreaterThanOrEqual(high);
+    const trimmed = (r10: number, ohms: number) =>
+      withPart(withSensor(design.circuit, r10), 'R2', (part) =>
+        isKind(part, 'resistor') ? { ...part, params: { ...part.params, ohms } } : part,
+      );
+    // More ohms of the sensor want more ohms beside it.
+    expect(rootOf(trimmed(10e3, low)) / light.aimLux).toBeCloseTo(1, 3);
+    expect(rootOf(trimmed(22.5e3, high)) / light.aimLux).toBeCloseTo(1, 3);
+  });
+});
+
+describe('a light switch', () => {
+  it('has its sensor towards minus when it is to light in the dark, else towards plus', () => {
+    const pinsOf = (lit: 'dusk' | 'classroom', dark: 'dusk' | 'classroom') =>
+      Object.values(partOf(worked('light-switch', { lit, dark }).design.circuit, 'L1')!.pins);
+    expect(pinsOf('dusk', 'classroom')).toContain('minus');
+    expect(pinsOf('classroom', 'dusk')).toContain('plus');
+  });
+
+  it('follows two readings of the real sensor', () => {
+    const sensor = { lit: 50e3, dark: 2e3 };
+    const { design } = worked('light-switch', { sensor });
+    const { params } = partOf(design.circuit, 'L1') as { params: Parameters<typeof lightSensorOhms>[0] };
+    expect(lightSensorOhms(params, SCENE_LUX.dusk)).toBeCloseTo(sensor.lit, 3);
+    expect(lightSensorOhms(params, SCENE_LUX.classroom)).toBeCloseTo(sensor.dark, 3);
+  });
+
+  it('keeps its aim in words, and says when it does not', () => {
+    const made = makeSheet({ ...requestWith(), choice: choiceWith('light-switch') });
+    if (!made.ok) throw new Error('refused');
+    expect(made.value.goals.map(({ code, met }) => [code, met])).toEqual([
+      ['lit-in', true],
+      ['dark-in', true],
+      ['within-limit', true],
+      ['board-makes-it', true],
+    ]);
+  });
+
+  it('warns where sensors of the sort would switch outside of two lights that are close together', () => {
+    const { design } = worked('light-switch', { lit: 'room', dark: 'classroom' });
+    expect(design.findings.map(({ code }) => code)).toContain('sensors-differ');
+  });
+
+  it.each([
+    [{ lit: 'dusk', dark: 'dusk' }, 'same-light'],
+    [{ sensor: { lit: 900, dark: 15e3 } }, 'sensor-backwards'],
+    [{ supply: { kind: 'bench', cells: 1, age: 'fresh', volts: 230 } }, 'mains-refused'],
+    [{ supply: { kind: 'aa-alkaline', cells: 1, age: 'fresh' } }, 'cannot-light'],
+  ] as const)('refuses %o', (wish, code) => {
+    expect(refusedWith('light-switch', wish as never)?.code).toBe(code);
+  });
+
+  it('is measured in both lights, and weighs a turned transistor, a sensor out and in the wrong place', () => {
+    const request = { ...requestWith(), choice: choiceWith('light-switch') };
+    const made = makeSheet(request);
+    if (!made.ok) throw new Error('refused');
+    const { points } = made.value.expected;
+    expect(
+      points.filter(({ point }) => point.held?.['L1'] === 'classroom').map(({ point }) => point.id),
+    ).toEqual(['L1 dark', 'Q1 dark']);
+    const codes = sessionExpectation(made.value, request).dictionary.signatures.map(
+      ({ code, data }) => `${code} ${data.part ?? ''}`,
+    );
+    for (const code of ['part-reversed Q1', 'pins-exchanged Q1', 'part-missing L1', 'part-shorted L1'])
+      expect(codes).toContain(code);
+  });
+});

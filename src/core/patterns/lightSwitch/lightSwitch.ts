@@ -1,0 +1,215 @@
+import { z } from 'zod';
+import { aimOf, inLight, lightSums, type LightSums } from '../../answers/lampInLight';
+import { seek } from '../../answers/seek';
+import { LIGHT_SENSOR, SCENE_LUX, SCENES, type LightSensorFigures } from '../../catalogue/light';
+import { neighbours } from '../../catalogue/preferred';
+import { valuesOf } from '../../catalogue/shelf';
+import { supplyFigures } from '../../catalogue/supplies';
+import { TRANSISTORS } from '../../catalogue/transistors';
+import { isKind, type Circuit, type Part, type PartOf } from '../../circuit/circuit';
+import { finding, refused, type Finding, type Outcome } from '../../findings/finding';
+import type { Checkpoint } from '../../observe/checkpoint';
+import { steadyCheckpoints } from '../steady/checkpoints';
+import type { Goal } from '../goal';
+import type { Design, Means, Pattern } from '../pattern';
+import { bankOf } from '../steady/bank';
+import type { LessonSums } from '../steady/figures';
+import { finish } from '../steady/finish';
+import { circuitFrom, lampPart, MINUS, PLUS, resistorPart, supplyPart } from '../steady/parts';
+import { toleranceOf } from '../style';
+import type { Helper } from '../timed/figures';
+import { lampSchema } from '../timed/wishes';
+import { ampsSchema, choiceOverrides, supplyRefusals, supplySchema } from '../wishes';
+
+export const lightSwitchParams = z.strictObject({
+  supply: supplySchema,
+  lamp: lampSchema,
+  amps: ampsSchema,
+  /** Where the lamp is to be lit, and where dark: the one with less light decides which way round it is. */
+  lit: z.enum(SCENES),
+  dark: z.enum(SCENES),
+  /** The real sensor's ohms in these two scenes, where they were measured. */
+  sensor: z.strictObject({ lit: z.number().min(50).max(1e7), dark: z.number().min(50).max(1e7) }).optional(),
+  ...choiceOverrides,
+});
+export type LightSwitchParams = z.output<typeof lightSwitchParams>;
+
+/** Guards the base of a transistor whose sensor may become a few ohms in bright light. */
+const GUARD_OHMS = 1e3;
+/** Ends between which the resistor beside the sensor is looked for. */
+const [LEAST_OHMS, MOST_OHMS] = [10, 1e7];
+
+/** A light sensor and a resistor decide about the base of a transistor, and it about a lamp: on in the dark, or in light. */
+export const lightSwitch: Pattern<'light-switch', LightSwitchParams> = {
+  id: 'light-switch',
+  params: lightSwitchParams,
+  board: 'half',
+  after: ['single'],
+  defaults: (style) => ({
+    supply: { kind: 'aa-alkaline', cells: 4, age: style.age },
+    lamp: 'white',
+    amps: 0.008,
+    lit: 'dusk',
+    dark: 'classroom',
+  }),
+  design,
+  goals,
+};
+
+function design(params: LightSwitchParams, means: Means): Outcome<Design> {
+  const { shelf, style } = means;
+  const { supply, lamp, amps, lit, dark } = params;
+  const unfit = refusals(params);
+  if (unfit.length > 0) return refused(...unfit);
+  const bank = bankOf({ ...params, strings: [[lamp]], side: 'plus' }, means);
+  if (!bank.ok) return bank;
+  const sum = bank.value.strings[0]!;
+  const tolerance = toleranceOf(style);
+  const values = valuesOf(shelf, params.values ?? style.values);
+  const guard = neighbours(values, GUARD_OHMS).nearest ?? GUARD_OHMS;
+  const circuitWith = (trim: number): Circuit =>
+    circuitFrom([
+      supplyPart(supply),
+      resistorPart('R1', PLUS, 'lamp', sum.chosen, tolerance),
+      lampPart('D1', 'lamp', 'collector', shelf.lamps[lamp]),
+      transistorPart(),
+      ...sensorParts(params, trim, guard, tolerance),
+    ]);
+  const half = amps / 2;
+  const aimed = inLight(circuitWith(1e4), aimOf(params));
+  const exact = seek(aimed, {
+    part: 'R2',
+    field: 'ohms',
+    from: MOST_OHMS,
+    to: LEAST_OHMS,
+    check: 'lamp',
+    target: half,
+  });
+  if (!exact.ok) return refused(finding('no-switching', { lux: aimOf(params), amps: half }));
+  const circuit = circuitWith(neighbours(values, exact.value).nearest ?? exact.value);
+  const light = lightSums(circuit, { lit, dark, half }, means.brief);
+  return finish(
+    {
+      circuit,
+      supply,
+      sorts: { D1: lamp },
+      strings: [sum],
+      checkpoints: checkpoints(circuit, params),
+      held: { L1: lit },
+      findings: sensorFindings(light),
+      more: { light, helpers: helpersOf(circuit) },
+    },
+    means,
+  );
+}
+
+/** What the resistors beside the lamp's own are there for. */
+function helpersOf({ parts }: Circuit): Helper[] {
+  const jobs = { R2: 'sets-light', R3: 'guards-base' } as const;
+  return parts.flatMap((part) =>
+    isKind(part, 'resistor') && part.id in jobs
+      ? [{ part: part.id, ohms: part.params.ohms, job: jobs[part.id as keyof typeof jobs] }]
+      : [],
+  );
+}
+
+function refusals({ supply, lit, dark, sensor }: LightSwitchParams): Finding[] {
+  const unfit = supplyRefusals(supplyFigures(supply).volts);
+  if (unfit.length > 0) return unfit;
+  if (lit === dark) return [finding('same-light', { scene: lit })];
+  const darker = SCENE_LUX[lit] < SCENE_LUX[dark] ? 'lit' : 'dark';
+  const lighter = darker === 'lit' ? 'dark' : 'lit';
+  // A sensor has more ohms where there is less light.
+  if (sensor && sensor[darker] <= sensor[lighter])
+    return [finding('sensor-backwards', { dark: sensor[darker], light: sensor[lighter] })];
+  return [];
+}
+
+function transistorPart(): PartOf<'transistor'> {
+  return {
+    id: 'Q1',
+    kind: 'transistor',
+    pins: { collector: 'collector', base: 'base', emitter: MINUS },
+    params: { polarity: 'npn', ...TRANSISTORS.npn },
+  };
+}
+
+/** The sensor towards minus lifts the base in the dark; towards plus it lifts it in the light, through a guard. */
+function sensorParts(params: LightSwitchParams, trim: number, guard: number, tolerance: number): Part[] {
+  const inDark = SCENE_LUX[params.lit] < SCENE_LUX[params.dark];
+  const node = inDark ? 'base' : 'sense';
+  const sensor: PartOf<'ldr'> = {
+    id: 'L1',
+    kind: 'ldr',
+    pins: inDark ? { a: node, b: MINUS } : { a: PLUS, b: node },
+    params: { ...sensorFigures(params), lux: SCENE_LUX[params.lit], litBy: [] },
+  };
+  return inDark
+    ? [resistorPart('R2', PLUS, node, trim, tolerance), sensor]
+    : [
+        sensor,
+        resistorPart('R2', node, MINUS, trim, tolerance),
+        resistorPart('R3', node, 'base', guard, tolerance),
+      ];
+}
+
+/** The sensor of the table, or the one that was measured: two readings give its ohms at ten lux and its slope. */
+function sensorFigures({ lit, dark, sensor }: LightSwitchParams): LightSensorFigures {
+  if (!sensor) return LIGHT_SENSOR;
+  const [a, b] = [SCENE_LUX[lit], SCENE_LUX[dark]];
+  const gamma = -Math.log(sensor.lit / sensor.dark) / Math.log(a / b);
+  const r10 = sensor.lit * (a / 10) ** gamma;
+  return { ...LIGHT_SENSOR, gamma, r10, dark: Math.max(LIGHT_SENSOR.dark, r10 * 100) };
+}
+
+/** In both lights the sensor; where it is lit the lamp and what feeds it, where it is dark the transistor that holds off. */
+function checkpoints(circuit: Circuit, { lit, dark }: LightSwitchParams): Checkpoint[] {
+  const all = steadyCheckpoints(circuit).filter(({ part }) => part !== 'R3');
+  const sensor = (id: string): Checkpoint => ({
+    id,
+    part: 'L1',
+    kind: 'ldr',
+    measure: 'volts',
+    from: { part: 'L1', pin: 'a' },
+    to: { part: 'L1', pin: 'b' },
+  });
+  // Its volts tell that nothing flows; those of the lamp’s resistor would be next to nothing.
+  const across: Checkpoint = {
+    id: 'Q1 dark',
+    part: 'Q1',
+    kind: 'transistor',
+    measure: 'volts',
+    from: { part: 'Q1', pin: 'collector' },
+    to: { part: 'Q1', pin: 'emitter' },
+  };
+  return [
+    ...[...all, sensor('L1')].map((point) => ({ ...point, held: { L1: lit } })),
+    ...[sensor('L1 dark'), across].map((point) => ({ ...point, held: { L1: dark } })),
+  ];
+}
+
+/** Where some sensors of the sort would not do what is wished, and what covers them. */
+function sensorFindings(light: LightSums): Finding[] {
+  const { switches, range, lit, dark } = light;
+  const [least, most] = [SCENE_LUX[lit], SCENE_LUX[dark]].sort((a, b) => a - b) as [number, number];
+  const inside = (lux: number | undefined) => lux !== undefined && lux > least && lux < most;
+  if (inside(switches.low) && inside(switches.high)) return [];
+  if (!range) return [];
+  return [
+    finding(
+      'sensors-differ',
+      { low: range.low, high: range.high, pot: range.potentiometer?.ohms ?? 0 },
+      'warning',
+    ),
+  ];
+}
+
+/** Lit in the one scene, dark in the other. */
+function goals({ light }: LessonSums): Goal[] {
+  if (!light) return [];
+  const look = (scene: LightSums['lit']) => light.scenes.find((row) => row.scene === scene)!;
+  return [
+    { code: 'lit-in', scene: light.lit, met: look(light.lit).brightness !== 'dark', parts: ['D1'] },
+    { code: 'dark-in', scene: light.dark, met: look(light.dark).amps < 2e-4, parts: ['D1'] },
+  ];
+}
