@@ -52,7 +52,11 @@ const VIEWS = [
       await page.getByRole('button', { name: 'it goes dark' }).click();
     },
   },
-  { name: 'sheet-checks', at: '/lessons/1?stage=checks' },
+  {
+    name: 'light-switch',
+    at: '/lessons/20?stage=sums',
+    act: (page) => page.getByRole('img', { name: /Current of the lamp/u }).waitFor(),
+  },
   {
     name: 'sheet-phone',
     at: '/lessons/6?stage=steps',

@@ -117,7 +117,7 @@ export { withHeld } from './observe/held';
 export { lampsSeen, spellsOf, type LampSeen, type Look, type Spell } from './observe/looks';
 export { metered, type MeterUse } from './observe/meter';
 export type { Moving, Observation, Still } from './observe/observation';
-export { observe, reportOf } from './observe/observe';
+export { observe, reportOf, voltsAcross } from './observe/observe';
 export { read, type Reading } from './observe/read';
 // parts
 export { overloadOf, PARTS } from './parts/index';

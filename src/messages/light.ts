@@ -1,4 +1,4 @@
-import { formatOhms, formatQuantity, type LightSums, type Scene } from '@/core';
+import { formatOhms, formatQuantity, SCENE_LUX, type LightSums, type Scene } from '@/core';
 import type { SumLine } from './sumLines';
 
 /** A scene after `it is`: `at dusk`. */
@@ -11,7 +11,22 @@ export const SCENE_WORDS: Readonly<Record<Scene, string>> = {
   torch: 'under a torch',
 };
 
+/** The same in one word, for narrow places. */
+export const SCENE_SHORT: Readonly<Record<Scene, string>> = {
+  hood: 'hood',
+  dusk: 'dusk',
+  room: 'room',
+  classroom: 'class',
+  window: 'window',
+  torch: 'torch',
+};
+
 const L = (lux: number) => formatQuantity(lux, 'lx', 3);
+
+/** A current that no eye and no usual meter sees is none. */
+export function lampCurrent(amps: number): string {
+  return amps < 1e-6 ? 'none' : formatQuantity(amps, 'A');
+}
 
 /** Where the lamp should switch and where it does, line by line. */
 export function lightLines({ aimLux, switches, lit, dark, trim, sensor }: LightSums): SumLine[] {
@@ -22,7 +37,7 @@ export function lightLines({ aimLux, switches, lit, dark, trim, sensor }: LightS
   return [
     {
       name: 'it should switch at',
-      work: `half way, by ratio, between ${SCENE_WORDS[lit]} and ${SCENE_WORDS[dark]}`,
+      work: `half way, by ratio, between ${L(SCENE_LUX[lit])} and ${L(SCENE_LUX[dark])}`,
       figure: L(aimLux),
     },
     {

@@ -7,7 +7,7 @@ import {
   type Held,
   type ThingKind,
 } from '@/core';
-import { SCENE_WORDS } from './light';
+import { SCENE_SHORT, SCENE_WORDS } from './light';
 import { legName } from './names';
 
 /** What a checkpoint is called by. */
@@ -19,7 +19,8 @@ const FED_BY: ReadonlySet<ThingKind> = new Set(['supply', 'signal']);
 /** A checkpoint as a column's head and in a sentence. */
 export function pointName(point: NamedPoint): string {
   const light = Object.values(point.held ?? {}).find(isScene);
-  return light ? `${plainName(point)}, ${SCENE_WORDS[light]}` : plainName(point);
+  const name = plainName(point);
+  return light ? `${name.replace(' under load', '')} (${SCENE_SHORT[light]})` : name;
 }
 
 function plainName({ part, kind, measure }: NamedPoint): string {

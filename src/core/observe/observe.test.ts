@@ -1,5 +1,12 @@
-import { circuitOf, lampLoop, ledPart, resistorPart, supplyPart } from '../../../tests/support/circuits';
-import { standardBlinker } from '../../demo/circuits';
+import {
+  circuitOf,
+  lampLoop,
+  ledPart,
+  made,
+  resistorPart,
+  supplyPart,
+} from '../../../tests/support/circuits';
+import { lockGate, standardBlinker } from '../../demo/circuits';
 import { DEFAULT_METER } from '../catalogue/meter';
 import { isKind, type Circuit } from '../circuit/circuit';
 import { circuitFrom } from '../formats/circuit/parse';
@@ -7,7 +14,7 @@ import type { Checkpoint } from './checkpoint';
 import { setByHand, withHeld } from './held';
 import { lampsSeen } from './looks';
 import { JACK_OHMS, metered, type MeterUse } from './meter';
-import { observe, reportOf } from './observe';
+import { observe, reportOf, voltsAcross } from './observe';
 import { read } from './read';
 
 const loop = lampLoop(4.8, 0.45, 'red', 330);
@@ -134,5 +141,18 @@ describe('a build that never rests', () => {
     // 1.44 / ((R1 + 2 R2) C), within what the chip's own levels and ohms do to it.
     expect(cycle!.hertz! / (1.44 / ((10_000 + 94_000) * 1e-5))).toBeGreaterThan(0.9);
     expect(cycle!.hertz! / (1.44 / ((10_000 + 94_000) * 1e-5))).toBeLessThan(1.1);
+  });
+});
+
+describe('what a meter shows across a part', () => {
+  it('is over a transistor from its collector to its emitter, over others from leg to leg', () => {
+    const circuit = made(lockGate());
+    const seen = observe(circuit);
+    if (!seen.ok) throw new Error('does not settle');
+    const { nodes, parts } = seen.value;
+    const q1 = circuit.parts.find(({ id }) => id === 'Q1')!;
+    expect(voltsAcross(q1, seen.value)).toBeCloseTo(nodes['c1']! - nodes['0']!, 12);
+    const d1 = circuit.parts.find(({ id }) => id === 'D1')!;
+    expect(voltsAcross(d1, seen.value)).toBe(parts['D1']!.volts);
   });
 });

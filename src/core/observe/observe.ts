@@ -129,6 +129,14 @@ export function reportOf(seen: Pick<Observation, 'parts'>, id: string): PartRepo
   return seen.parts[id] ?? NOTHING;
 }
 
+/** What a meter shows across a part: over a transistor from its collector to its emitter, else from its first leg to its second. */
+export function voltsAcross(part: Part, { nodes, parts }: Pick<Observation, 'nodes' | 'parts'>): number {
+  const { collector, emitter } = part.pins;
+  if (!isKind(part, 'transistor') || collector === undefined || emitter === undefined)
+    return (parts[part.id] ?? NOTHING).volts;
+  return (nodes[collector] ?? 0) - (nodes[emitter] ?? 0);
+}
+
 /** Current that a build takes from its supply. */
 export function supplyAmps(seen: Observation): number {
   const supply = sourceOf(seen.circuit);

@@ -10,6 +10,7 @@ import {
   isKind,
   isProblem,
   overloadOf,
+  voltsAcross,
   withField,
   withPart,
   type Circuit,
@@ -147,9 +148,9 @@ function leftWords({ residual, worstNode }: Solved['settling']): string {
   return `at most ${formatQuantity(residual, 'A', 1)} is left over, at ${worstNode}`;
 }
 
-function Figures({ part, state }: { part: Part; state: Pick<Solved, 'parts'> | undefined }) {
+function Figures({ part, state }: { part: Part; state: Pick<Solved, 'nodes' | 'parts'> | undefined }) {
   const report = state?.parts[part.id];
-  if (!report)
+  if (!state || !report)
     return (
       <td colSpan={3} className="amount soft">
         –
@@ -158,7 +159,7 @@ function Figures({ part, state }: { part: Part; state: Pick<Solved, 'parts'> | u
   const lamp = isKind(part, 'led') && BRIGHTNESS_WORDS[brightnessAt(report.amps, part.params.maxAmps)];
   return (
     <>
-      <td className="amount">{formatQuantity(report.volts, 'V')}</td>
+      <td className="amount">{formatQuantity(voltsAcross(part, state), 'V')}</td>
       <td className="amount">
         {shownFigure(report.amps, 'A')}
         {lamp && <span className="small-print d-block">{lamp}</span>}

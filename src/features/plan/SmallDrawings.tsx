@@ -79,10 +79,12 @@ export function SensorDrawing({ ends, label }: Props) {
 }
 
 /** A body with a flat face over three legs in a line. */
-export function ThreeLegDrawing({ ends, label }: Props) {
+export function ThreeLegDrawing({ ends, label, leads }: Props & { leads: 'E-B-C' | 'C-B-E' }) {
   const middle = middleOf(ends);
   const [first, last] = [ends[0]!, ends[ends.length - 1]!];
-  const angle = (Math.atan2(last.y - first.y, last.x - first.x) * 180) / Math.PI;
+  // From the collector to the emitter; who looks at the flat face sees the order of the type from left to right.
+  const along = (Math.atan2(last.y - first.y, last.x - first.x) * 180) / Math.PI;
+  const angle = leads === 'E-B-C' ? along + 180 : along;
   return (
     <>
       <g transform={`translate(${middle.x} ${middle.y}) rotate(${angle})`}>

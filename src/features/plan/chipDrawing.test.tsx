@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
 import { render } from '@testing-library/react';
 import { ChipDrawing } from './OtherDrawings';
+import { ThreeLegDrawing } from './SmallDrawings';
 
 const PINS = ['ground', 'trigger', 'output', 'reset', 'control', 'threshold', 'discharge', 'supply'];
 
@@ -54,5 +55,26 @@ describe('a chip on the board', () => {
     expect(notch.x).toBeLessThan(at('1').x);
     expect(at('1').x).toBe(at('8').x);
     expect(at('2').x).toBeGreaterThan(at('1').x);
+  });
+});
+
+describe('a transistor on the board', () => {
+  /** Which way its flat face looks, from the way that its outline is turned. */
+  const faceOf = (leads: 'E-B-C' | 'C-B-E') => {
+    const down = [0, 1, 2].map((i) => ({ x: 0, y: 20 * i }));
+    const { container } = render(
+      <svg>
+        <ThreeLegDrawing ends={down} label="Q1" leads={leads} />
+      </svg>,
+    );
+    const turned = Number(/rotate\((-?\d+)\)/u.exec(container.innerHTML)![1]);
+    // The flat side is drawn below its middle: turned, it looks here.
+    return Math.round(-Math.sin((turned * Math.PI) / 180));
+  };
+
+  it('shows its flat face to whoever sees its legs in the order of its type', () => {
+    // Collector above, emitter below. Who stands at the right and looks left has the emitter at the left hand: E, B, C.
+    expect(faceOf('E-B-C')).toBe(1);
+    expect(faceOf('C-B-E')).toBe(-1);
   });
 });

@@ -41,8 +41,12 @@ const DRAWINGS: { readonly [K in Drawn]: Draw<K> } = {
   ),
   inductor: ({ id }, ends) => <CoilDrawing ends={ends} label={id} />,
   ldr: ({ id }, ends) => <SensorDrawing ends={ends} label={id} />,
-  transistor: (part, ends) => (
-    <ThreeLegDrawing ends={ends} label={`${part.id} ${part.params.polarity.toUpperCase()}`} />
+  transistor: (part, ends, brief) => (
+    <ThreeLegDrawing
+      ends={ends}
+      label={brief ? part.id : `${part.id} ${part.params.polarity.toUpperCase()}`}
+      leads={part.params.leads}
+    />
   ),
   speaker: ({ id }, ends) => <LeadsDrawing ends={ends} label={`${id} speaker`} />,
   pin: ({ id }, ends) => <LeadsDrawing ends={ends} label={`${id} pin`} />,

@@ -4,10 +4,23 @@ import Form from 'react-bootstrap/Form';
 import Modal from 'react-bootstrap/Modal';
 import ModalBody from 'react-bootstrap/ModalBody';
 import ModalHeader from 'react-bootstrap/ModalHeader';
-import type { HouseStyle, Sheet } from '@/core';
+import { partOf, voltsAcross, type HouseStyle, type Sheet } from '@/core';
 import { CircuitDiagram } from '@/features/plan/CircuitDiagram';
 import { saveSvg } from '@/features/plan/saveSvg';
 import { slug } from '@/ui/download';
+
+/** Volts and amps of every part, as solved. */
+function figuresOf({ built, circuit }: Sheet): Record<string, { volts: number; amps: number }> | undefined {
+  const { seen } = built;
+  if (!seen) return undefined;
+  return Object.fromEntries(
+    circuit.parts.flatMap(({ id }) => {
+      const part = partOf(built.circuit, id);
+      const report = seen.parts[id];
+      return part && report ? [[id, { volts: voltsAcross(part, seen), amps: report.amps }]] : [];
+    }),
+  );
+}
 
 /** The circuit diagram, with values and, on wish, with the solved volts and currents. */
 export function DiagramSection({ sheet, style, title }: { sheet: Sheet; style: HouseStyle; title: string }) {
@@ -19,7 +32,7 @@ export function DiagramSection({ sheet, style, title }: { sheet: Sheet; style: H
       circuit={sheet.circuit}
       sorts={sheet.sorts}
       resistors={style.symbol}
-      figures={figures ? sheet.built.seen?.parts : undefined}
+      figures={figures ? figuresOf(sheet) : undefined}
     />
   );
   const box = useRef<HTMLDivElement>(null);

@@ -1,6 +1,6 @@
 import { formatQuantity, type LightSums } from '@/core';
 import { LightChart } from '@/features/charts/LightChart';
-import { lightLines, SCENE_WORDS, trimWords } from '@/messages/light';
+import { lampCurrent, lightLines, SCENE_WORDS, trimWords } from '@/messages/light';
 import { looksWords } from '@/messages/names';
 import { Heads } from '@/ui/Heads';
 import { SumRows } from './SumBlockTable';
@@ -31,7 +31,7 @@ export function LightWork({ light }: { light: LightSums }) {
                 <th scope="row">{SCENE_WORDS[scene]}</th>
                 <td className="amount">{formatQuantity(lux, 'lx', 2)}</td>
                 <td className="amount">{formatQuantity(ohms, 'Ω', 2)}</td>
-                <td className="amount">{formatQuantity(amps, 'A')}</td>
+                <td className="amount">{lampCurrent(amps)}</td>
                 <td>{looksWords(brightness)}</td>
               </tr>
             ))}
