@@ -1,6 +1,10 @@
 import { keyOf, uniform } from '../numerics/random';
 import type { Columns } from './stacks';
 
+/** Looked up once: these stand in the innermost loops. */
+const { abs, exp, floor, max, min, sign } = Math;
+const ENDLESS = Infinity;
+
 /** Where the columns stand, on which level each net runs, and on which side of its chip each pin is. */
 export interface Arrangement {
   /** Chips and stacks from left to right; chips come first in the numbering. */
@@ -82,7 +86,7 @@ interface State {
 function annealed(columns: Columns, attempt: number): { cost: number; state: Arrangement } {
   let draw = 0;
   const random = () => uniform(attempt + 1, draw++, KEY);
-  const pick = (count: number) => Math.min(count - 1, Math.floor(random() * count));
+  const pick = (count: number) => min(count - 1, floor(random() * count));
   // Some attempts have a level or two more to spread out over.
   const problem = problemOf(columns, attempt % 3);
   const pricing = new Pricing(problem);
@@ -94,7 +98,7 @@ function annealed(columns: Columns, attempt: number): { cost: number; state: Arr
     const heat = WARM * (1 - step / steps) ** 4 + 1e-3;
     const next = moved(state, problem, pick);
     const price = pricing.of(next);
-    if (price <= cost || random() < Math.exp((cost - price) / heat)) {
+    if (price <= cost || random() < exp((cost - price) / heat)) {
       state = next;
       cost = price;
       if (cost < best.cost) best = { cost, state };
@@ -143,8 +147,8 @@ function problemOf(columns: Columns, more: number): Problem {
 /** Levels between the rails: as many as the longest stack wants, or a chip with pins of that many nets. */
 function depthOf({ stacks, chips, plus, minus }: Columns): number {
   const inner = (nets: readonly string[]) => nets.filter((net) => net !== plus && net !== minus);
-  const pins = chips.map((chip) => Math.min(4, new Set(inner(Object.values(chip.pins))).size));
-  return Math.max(2, ...stacks.map(({ nets }) => inner(nets).length), ...pins);
+  const pins = chips.map((chip) => min(4, new Set(inner(Object.values(chip.pins))).size));
+  return max(2, ...stacks.map(({ nets }) => inner(nets).length), ...pins);
 }
 
 function firstOf({ chips, stacks, nets, pins, depth }: Problem, random: () => number): State {
@@ -153,7 +157,7 @@ function firstOf({ chips, stacks, nets, pins, depth }: Problem, random: () => nu
     .map(({ i }) => i);
   return {
     order,
-    levels: nets.map(() => 1 + Math.floor(random() * depth)),
+    levels: nets.map(() => 1 + floor(random() * depth)),
     lefts: pins.map(({ left }) => left),
   };
 }
@@ -203,8 +207,8 @@ class Pricing {
     const { chips, stacks, more } = this.problem;
     const { place } = this;
     for (let i = 0; i < order.length; i++) place[order[i]!] = i;
-    this.from.fill(Infinity);
-    this.to.fill(-Infinity);
+    this.from.fill(ENDLESS);
+    this.to.fill(-ENDLESS);
     let cost = WEIGHTS.deeper * more + this.pins(levels, lefts);
     for (let s = 0; s < stacks.length; s++) {
       for (const net of stacks[s]!) if (net >= 0) this.note(net, place[chips + s]!);
@@ -250,25 +254,25 @@ class Pricing {
   }
 
   private note(net: number, x: number): void {
-    this.from[net] = Math.min(this.from[net]!, x);
-    this.to[net] = Math.max(this.to[net]!, x);
+    this.from[net] = min(this.from[net]!, x);
+    this.to[net] = max(this.to[net]!, x);
   }
 
   /** A column runs one way from level to level, and what it passes on its way it crosses. */
   private stack(nets: readonly number[], x: number, levels: readonly number[]): number {
     const levelOf = (net: number) =>
       net === PLUS ? 0 : net === MINUS ? this.problem.depth + 1 : levels[net]!;
-    const way = Math.sign(levelOf(nets[nets.length - 1]!) - levelOf(nets[0]!));
+    const way = sign(levelOf(nets[nets.length - 1]!) - levelOf(nets[0]!));
     let cost = 0;
     for (let k = 1; k < nets.length; k++) {
       const [a, b] = [levelOf(nets[k - 1]!), levelOf(nets[k]!)];
-      if (Math.sign(b - a) !== way || a === b) cost += WEIGHTS.touching;
-      const [top, foot] = [Math.min(a, b), Math.max(a, b)];
-      cost += WEIGHTS.stretched * Math.max(0, foot - top - 1);
+      if (sign(b - a) !== way || a === b) cost += WEIGHTS.touching;
+      const [top, foot] = [min(a, b), max(a, b)];
+      cost += WEIGHTS.stretched * max(0, foot - top - 1);
       for (let i = 0; i < levels.length; i++) {
         const level = levels[i]!;
         if (level <= top || level >= foot || this.from[i]! > x || this.to[i]! < x) continue;
-        cost += Math.abs(level - (top + foot) / 2) < 0.5 ? WEIGHTS.throughSymbol : WEIGHTS.crossing;
+        cost += abs(level - (top + foot) / 2) < 0.5 ? WEIGHTS.throughSymbol : WEIGHTS.crossing;
       }
     }
     return cost;
