@@ -1,5 +1,8 @@
 import { BOARD_IDS, BOARDS, type BoardId, type BoardSpec, type RailName } from './boards';
 
+/** Looked up once: these stand in the innermost loops. */
+const { floor, hypot } = Math;
+
 /** `a5` or `L+3` on a plug-in board, `C12` on a soldered one, `p3`, `m3` or `2s3` on a card's lane 3. */
 export type HoleName = string;
 
@@ -91,7 +94,7 @@ function plugHoles(board: BoardSpec): Hole[] {
 
 function gridHoles(board: BoardSpec): Hole[] {
   return Array.from({ length: board.rows * board.across }, (_, i): Hole => {
-    const row = Math.floor(i / board.across);
+    const row = floor(i / board.across);
     const x = (i % board.across) + 1;
     const column = String.fromCharCode(65 + row);
     const name = `${column}${x}`;
@@ -135,5 +138,5 @@ export function railHoleNear(board: BoardSpec, rail: RailName, row: number): Hol
 }
 
 export function distance(a: Hole, b: Hole): number {
-  return Math.hypot(a.x - b.x, a.y - b.y);
+  return hypot(a.x - b.x, a.y - b.y);
 }

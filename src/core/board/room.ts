@@ -1,6 +1,9 @@
 import type { Room } from '../parts/footprint';
 import { heightOf, roomOf, type Thing } from '../parts/thing';
 
+/** Looked up once: these stand in the innermost loops. */
+const { hypot, max, min } = Math;
+
 /** The ground that a body takes, seen from above, in pitches: a disc, or a rectangle along the board. */
 export type Shape =
   | { readonly form: 'disc'; readonly x: number; readonly y: number; readonly radius: number }
@@ -29,7 +32,7 @@ export function bodyShape(thing: Pick<Thing, 'kind'>, legs: readonly Place[]): S
 
 function shapeIn({ along, across, round }: Room, legs: readonly Place[]): Shape {
   const [xs, ys] = [legs.map(({ x }) => x), legs.map(({ y }) => y)];
-  const [left, right, top, foot] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+  const [left, right, top, foot] = [min(...xs), max(...xs), min(...ys), max(...ys)];
   if (round) return { form: 'disc', x: (left + right) / 2, y: (top + foot) / 2, radius: across };
   const lying = right - left > foot - top;
   const [aside, down] = lying ? [along, across] : [across, along];
@@ -38,7 +41,7 @@ function shapeIn({ along, across, round }: Room, legs: readonly Place[]): Shape 
 
 /** Whether a hole lies under a body. */
 export function lies(place: Place, shape: Shape): boolean {
-  if (shape.form === 'disc') return Math.hypot(place.x - shape.x, place.y - shape.y) < shape.radius - EDGE;
+  if (shape.form === 'disc') return hypot(place.x - shape.x, place.y - shape.y) < shape.radius - EDGE;
   const inX = place.x > shape.left - EDGE && place.x < shape.right + EDGE;
   const inY = place.y > shape.top - EDGE && place.y < shape.foot + EDGE;
   return inX && inY;
@@ -60,11 +63,11 @@ export function meet(one: Shape, other: Shape): boolean {
     return !apart;
   }
   if (one.form === 'disc' && other.form === 'disc') {
-    return Math.hypot(one.x - other.x, one.y - other.y) < one.radius + other.radius - EDGE;
+    return hypot(one.x - other.x, one.y - other.y) < one.radius + other.radius - EDGE;
   }
   const [disc, box] = one.form === 'disc' ? [one, other] : [other as Extract<Shape, { form: 'disc' }>, one];
   if (box.form !== 'box') return false;
-  const x = Math.max(box.left, Math.min(disc.x, box.right));
-  const y = Math.max(box.top, Math.min(disc.y, box.foot));
-  return Math.hypot(disc.x - x, disc.y - y) < disc.radius - EDGE;
+  const x = max(box.left, min(disc.x, box.right));
+  const y = max(box.top, min(disc.y, box.foot));
+  return hypot(disc.x - x, disc.y - y) < disc.radius - EDGE;
 }

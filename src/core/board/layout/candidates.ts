@@ -2,6 +2,9 @@ import { footprintOf, roomOf, type Thing } from '../../parts/thing';
 import { bodyShape, lies } from '../room';
 import type { Lattice } from './lattice';
 
+/** Looked up once: these stand in the innermost loops. */
+const { abs, ceil, max, min } = Math;
+
 /** Whether all lamps lie the same way round, or each as it comes out best. */
 export type LampHabit = 'the same way' | 'either way';
 
@@ -71,15 +74,15 @@ function covering(body: Thing, lattice: Lattice, ways: readonly Legs[]): Candida
 function coveredBy(body: Thing, lattice: Lattice, holes: readonly number[]): (readonly [number, number])[] {
   const legs = holes.map((hole) => lattice.holes[hole]!);
   const shape = bodyShape(body, legs);
-  const reach = Math.ceil(Math.max(roomOf(body).along, roomOf(body).across));
+  const reach = ceil(max(roomOf(body).along, roomOf(body).across));
   const columns = holes.map((hole) => lattice.columnOf[hole]!);
   const ranks = holes.map((hole) => lattice.rankOf[hole]!);
   const found: (readonly [number, number])[] = [];
   const first = legs[0]!;
-  for (let column = Math.min(...columns) - reach; column <= Math.max(...columns) + reach; column++) {
+  for (let column = min(...columns) - reach; column <= max(...columns) + reach; column++) {
     const beside = lattice.at(column, ranks[0]!);
     if (beside < 0) continue;
-    for (let rank = Math.min(...ranks) - reach; rank <= Math.max(...ranks) + reach; rank++) {
+    for (let rank = min(...ranks) - reach; rank <= max(...ranks) + reach; rank++) {
       const down = rank - ranks[0]!;
       const place = { x: lattice.holes[beside]!.x, y: first.y + down };
       const isLeg = legs.some(({ x, y }) => x === place.x && y === place.y);
@@ -106,13 +109,13 @@ function lines(
 ): Legs[] {
   const found: Legs[] = [];
   // On a soldered board there is room: a part lies about as long as usual.
-  const most = lattice.board.copper === 'rows' ? print.high : Math.min(print.high, print.usual + 1);
+  const most = lattice.board.copper === 'rows' ? print.high : min(print.high, print.usual + 1);
   for (let column = 0; column < lattice.columns; column++) {
     for (let rank = 0; rank < lattice.ranks; rank++) {
       for (let span = print.low; span <= most; span++) {
         const [a, b] = [lattice.at(column, rank), lattice.at(column, rank + span)];
         if (a < 0 || b < 0) continue;
-        const oddity = 0.45 * Math.abs(span - print.usual) + columnOddity(body, lattice, column);
+        const oddity = 0.45 * abs(span - print.usual) + columnOddity(body, lattice, column);
         // As the legs are listed, current comes in at the first: that end lies higher up.
         found.push({ holes: [a, b], oddity });
         if (!oneWay) found.push({ holes: [b, a], oddity: oddity + 0.2 });
@@ -150,7 +153,7 @@ function combs(legs: number, pitch: number, lattice: Lattice): Legs[] {
   for (let column = 0; column < lattice.columns; column++) {
     for (let rank = 0; rank + (legs - 1) * pitch < lattice.ranks; rank++) {
       const holes = Array.from({ length: legs }, (_, i) => lattice.at(column, rank + i * pitch));
-      const inner = lattice.board.copper === 'rows' ? Math.abs(column - 4.5) : 0;
+      const inner = lattice.board.copper === 'rows' ? abs(column - 4.5) : 0;
       found.push({ holes, oddity: 0.1 * inner });
       found.push({ holes: [...holes].reverse(), oddity: 0.1 * inner + 0.3 });
     }
@@ -165,7 +168,7 @@ function chips(
   { left, right }: { left: readonly string[]; right: readonly string[] },
 ): Legs[] {
   const plugged = lattice.board.copper === 'rows';
-  const rows = Math.max(left.length, right.length);
+  const rows = max(left.length, right.length);
   const found: Legs[] = [];
   for (let column = plugged ? 4 : 0; column < (plugged ? 5 : lattice.columns - 3); column++) {
     for (let rank = 0; rank + rows - 1 < lattice.ranks; rank++) {

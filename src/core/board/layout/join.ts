@@ -3,6 +3,10 @@ import type { Occupancy } from './occupancy';
 import { WEIGHTS } from './weights';
 import { coveredBy, passed, wireCost, type Ground, type Link } from './wirePrice';
 
+/** Looked up once: these stand in the innermost loops. */
+const { max, min } = Math;
+const NEVER = Infinity;
+
 interface Group {
   /** Holes into which the end of a wire may go. */
   open: number[];
@@ -120,7 +124,7 @@ function cheapest(
 ): { a: number; b: number; i: number; j: number } | undefined {
   const { holes } = ground.occupancy.lattice;
   let best: { a: number; b: number; i: number; j: number } | undefined;
-  let least = Infinity;
+  let least = NEVER;
   for (let i = 0; i < groups.length; i++) {
     for (let j = i + 1; j < groups.length; j++) {
       if (find(i) === find(j)) continue;
@@ -180,7 +184,7 @@ function openHoles(occupancy: Occupancy, legs: readonly number[], net: number): 
   const strip = lattice.members[lattice.strip[legs[0]!]!]!;
   if (lattice.board.copper === 'rows') return strip.filter((hole) => occupancy.isFree(hole));
   const xs = legs.map((leg) => lattice.holes[leg]!.x);
-  const [low, high] = [Math.min(...xs) - REACH, Math.max(...xs) + REACH];
+  const [low, high] = [min(...xs) - REACH, max(...xs) + REACH];
   return strip.filter((hole) => {
     const { x } = lattice.holes[hole]!;
     return x >= low && x <= high && occupancy.allows(hole, net) && occupancy.joins(hole, net);

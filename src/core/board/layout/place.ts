@@ -9,6 +9,10 @@ import { likenessOf, repeats, type Lying } from './repeat';
 import { WEIGHTS } from './weights';
 import type { Wiring } from './wiring';
 
+/** Looked up once: these stand in the innermost loops. */
+const { abs, min } = Math;
+const NEVER = Infinity;
+
 export interface Arrangement {
   readonly occupancy: Occupancy;
   readonly placed: readonly Lying[];
@@ -119,7 +123,7 @@ export class Placer {
     const nets = block.map((body) => Object.values(body.legs).map((net) => this.net(net)));
     const prices = new Map([...new Set(nets.flat())].map((net) => [net, this.prices.legPrices(net, number)]));
     let best: readonly Omit<Lying, 'body'>[] | undefined;
-    let least = Infinity;
+    let least = NEVER;
     for (const way of repeats(model, lattice)) {
       const cost = this.wholeCost(way, block, nets, prices, least);
       if (cost < least) {
@@ -145,9 +149,9 @@ export class Placer {
       const { holes, covered } = way[i]!;
       cost += this.placeCost(holes);
       for (let leg = 0; leg < holes.length; leg++) cost += prices.get(nets[i]![leg]!)![holes[leg]!]!;
-      if (cost >= most) return Infinity;
-      for (const hole of covered) if (!this.prices.mayCover(hole)) return Infinity;
-      if (this.bodies.blocked(block[i]!, holes)) return Infinity;
+      if (cost >= most) return NEVER;
+      for (const hole of covered) if (!this.prices.mayCover(hole)) return NEVER;
+      if (this.bodies.blocked(block[i]!, holes)) return NEVER;
       if (isLamp(block[i]!)) cost += this.bodies.crowding(holes);
     }
     if (
@@ -157,7 +161,7 @@ export class Placer {
         nets.flat(),
       )
     )
-      return Infinity;
+      return NEVER;
     return cost;
   }
 
@@ -168,7 +172,7 @@ export class Placer {
     const prices = nets.map((net) => this.prices.legPrices(net, block));
     const atLeast = prices.reduce((sum, price) => sum + smallest(price), 0);
     let best: Candidate | undefined;
-    let least = Infinity;
+    let least = NEVER;
     for (const way of this.waysOf(body)) {
       // They come in the order of their oddity: from here on none can be cheaper.
       if (way.oddity + atLeast >= least) break;
@@ -191,10 +195,10 @@ export class Placer {
   ): number {
     let cost = way.oddity;
     for (let i = 0; i < prices.length; i++) cost += prices[i]![way.holes[i]!]!;
-    if (cost >= most) return Infinity;
-    for (const hole of way.covered) if (!this.prices.mayCover(hole)) return Infinity;
-    if (clash(this.setting.lattice, way.holes, nets)) return Infinity;
-    if (this.bodies.blocked(body, way.holes)) return Infinity;
+    if (cost >= most) return NEVER;
+    for (const hole of way.covered) if (!this.prices.mayCover(hole)) return NEVER;
+    if (clash(this.setting.lattice, way.holes, nets)) return NEVER;
+    if (this.bodies.blocked(body, way.holes)) return NEVER;
     return cost + (isLamp(body) ? this.bodies.crowding(way.holes) : this.bodies.beside(way.covered));
   }
 
@@ -227,11 +231,11 @@ export class Placer {
     const holes: number[] = [];
     for (const net of Object.values(body.legs).map((name) => this.net(name))) {
       let best = -1;
-      let least = Infinity;
+      let least = NEVER;
       for (let hole = 0; hole < lattice.holes.length; hole++) {
         if (holes.includes(hole)) continue;
         const { x, y } = lattice.holes[hole]!;
-        const edge = lattice.board.copper === 'rows' ? Math.min(x - 3, 14 - x) : x - 1;
+        const edge = lattice.board.copper === 'rows' ? min(x - 3, 14 - x) : x - 1;
         // Leads come in from the edge: further in they would lie in the way of wires.
         const place = (lattice.board.copper === 'rows' ? 0.6 : 0.12) * edge + 0.02 * y;
         if (place >= least) continue;
@@ -275,7 +279,7 @@ function clash(lattice: Lattice, holes: readonly number[], nets: readonly number
   for (let i = 0; i < holes.length; i++) {
     for (let j = i + 1; j < holes.length; j++) {
       if (nets[i] === nets[j] || lattice.strip[holes[i]!] !== lattice.strip[holes[j]!]) continue;
-      const apart = Math.abs(lattice.holes[holes[i]!]!.x - lattice.holes[holes[j]!]!.x);
+      const apart = abs(lattice.holes[holes[i]!]!.x - lattice.holes[holes[j]!]!.x);
       if (lattice.board.copper !== 'strips' || apart < NETS_APART) return true;
     }
   }
@@ -283,7 +287,7 @@ function clash(lattice: Lattice, holes: readonly number[], nets: readonly number
 }
 
 function smallest(prices: Float64Array): number {
-  let least = Infinity;
+  let least = NEVER;
   for (const price of prices) if (price < least) least = price;
   return least;
 }

@@ -5,6 +5,10 @@ import type { Occupancy } from './occupancy';
 import { WEIGHTS } from './weights';
 import type { Wiring } from './wiring';
 
+/** Looked up once: these stand in the innermost loops. */
+const { abs, min, sqrt } = Math;
+const NEVER = Infinity;
+
 /** How far apart blocks are kept: in rows of their own, or as close as they go. */
 export type Spacing = 'clear' | 'compact';
 
@@ -62,12 +66,12 @@ export class Prices {
   legCost(hole: number, net: number, block: number): number {
     const { occupancy } = this;
     const { lattice } = this.setting;
-    if (lattice.holes[hole]!.rail || !occupancy.allows(hole, net)) return Infinity;
+    if (lattice.holes[hole]!.rail || !occupancy.allows(hole, net)) return NEVER;
     const joined = occupancy.joins(hole, net);
     const plugged = lattice.board.copper === 'rows';
-    if (plugged && this.wantsWireHole(net, hole, joined) && occupancy.freeBeside(hole) < 2) return Infinity;
+    if (plugged && this.wantsWireHole(net, hole, joined) && occupancy.freeBeside(hole) < 2) return NEVER;
     const apart = this.setting.spacing === 'clear' && this.ground.isForeign(hole, block);
-    if (!plugged && this.ground.isAboveBand(hole, block)) return Infinity;
+    if (!plugged && this.ground.isAboveBand(hole, block)) return NEVER;
     const cost = apart ? WEIGHTS.mingled : 0;
     if (joined) return lattice.board.copper === 'strips' ? cost + this.alongStrip(hole) : cost;
     if (this.isRailed(net)) return cost + WEIGHTS.jumper + 2 * WEIGHTS.wire;
@@ -83,18 +87,18 @@ export class Prices {
   private alongStrip(hole: number): number {
     const { holes } = this.setting.lattice;
     const aways = this.occupancy.besides(hole).filter((other) => other >= 0);
-    return WEIGHTS.wire * Math.min(...aways.map((other) => Math.abs(holes[other]!.x - holes[hole]!.x)));
+    return WEIGHTS.wire * min(...aways.map((other) => abs(holes[other]!.x - holes[hole]!.x)));
   }
 
   private nearest(legs: readonly number[], hole: number): number {
     const { holes } = this.setting.lattice;
     const { x, y } = holes[hole]!;
-    let least = Infinity;
+    let least = NEVER;
     for (const leg of legs) {
       const other = holes[leg]!;
-      least = Math.min(least, (other.x - x) ** 2 + (other.y - y) ** 2);
+      least = min(least, (other.x - x) ** 2 + (other.y - y) ** 2);
     }
-    return Math.sqrt(least);
+    return sqrt(least);
   }
 
   isRailed(net: number): boolean {

@@ -3,6 +3,9 @@ import type { Lattice } from './lattice';
 import type { Occupancy } from './occupancy';
 import { WEIGHTS } from './weights';
 
+/** Looked up once: these stand in the innermost loops. */
+const { abs, hypot, max, min, round, sign } = Math;
+
 /** A wire between two holes, for the net of a number. */
 export interface Link {
   readonly net: number;
@@ -69,13 +72,13 @@ const OVER = 0.4;
 export function passed(lattice: Lattice, a: number, b: number): { hole: number; off: number }[] {
   const [from, to] = [lattice.holes[a]!, lattice.holes[b]!];
   const [dx, dy] = [to.x - from.x, to.y - from.y];
-  const steps = Math.max(Math.abs(dx), Math.abs(dy));
-  const straight = steps / Math.hypot(dx, dy);
+  const steps = max(abs(dx), abs(dy));
+  const straight = steps / hypot(dx, dy);
   const found: { hole: number; off: number }[] = [];
   for (let i = 1; i < steps; i++) {
     const [x, y] = [from.x + (dx / steps) * i, from.y + (dy / steps) * i];
-    const [column, row] = [Math.round(x), Math.round(y)];
-    const off = Math.max(Math.abs(x - column), Math.abs(y - row)) * straight;
+    const [column, row] = [round(x), round(y)];
+    const off = max(abs(x - column), abs(y - row)) * straight;
     if (off > OVER) continue;
     const hole = lattice.placeAt(column, row);
     if (hole >= 0) found.push({ hole, off });
@@ -94,9 +97,9 @@ export function crosses(a: Hole, b: Hole, c: Hole, d: Hole): boolean {
 }
 
 function side(p: Hole, q: Hole, r: Hole): number {
-  return Math.sign((q.x - p.x) * (r.y - p.y) - (q.y - p.y) * (r.x - p.x));
+  return sign((q.x - p.x) * (r.y - p.y) - (q.y - p.y) * (r.x - p.x));
 }
 
 function overlap(p: number, q: number, r: number, s: number): number {
-  return Math.min(Math.max(p, q), Math.max(r, s)) - Math.max(Math.min(p, q), Math.min(r, s));
+  return min(max(p, q), max(r, s)) - max(min(p, q), min(r, s));
 }
