@@ -21,13 +21,23 @@ interface Lesson {
     board: string;
     pieces: { id: string; legs: Record<string, string>; parts?: object }[];
     jumpers: object[];
+    supply: object;
   };
   behaviour: { kind: string; parts: Record<string, { amps: number }> };
-  checks: { id: string; typical: number; low: number; high: number; part: string; unit: string }[];
+  checks: {
+    id: string;
+    typical: number;
+    low: number;
+    high: number;
+    part: string;
+    unit: string;
+    held?: Record<string, number>;
+  }[];
   steps: {
     kind: string;
     ids: string[];
     gate?: { power: boolean; lit: string[]; readings: { id: string }[] };
+    isolation?: { chip: string; parkings: { legs: object; lit: string[] }[] };
   }[];
   kit: { key: string; each: number }[];
 }
@@ -68,6 +78,25 @@ describe('the command line over whole lessons', () => {
     expect(last.gate).toMatchObject({ lit: ['D1'], readings: [{ id: 'R1' }] });
     expect(steps.flatMap(({ ids }) => ids)).toEqual(expect.arrayContaining(['R1', 'D1', 'W1', 'B1']));
     expect(kit.find(({ key }) => key === 'resistor 330')).toMatchObject({ each: 1 });
+  });
+
+  it('holds a sensor in so many lux, and feeds a lamp on pulses from their source', () => {
+    const sensed = lesson('light-switch');
+    const held = sensed.checks.map((check) => check.held?.['L1']);
+    expect(new Set(held)).toEqual(new Set([5, 400]));
+    expect(sensed.steps.at(-1)!.gate).toMatchObject({ held: { L1: 5 }, lit: ['D1'] });
+    const pulsed = lesson('pulsed');
+    expect(pulsed.behaviour.kind).toBe('moving');
+    expect(pulsed.plan.supply).toEqual({ plus: 'L+1', minus: 'L-1' });
+    expect(pulsed.steps.flatMap(({ ids }) => ids)).toContain('B1');
+  });
+
+  it('tells of one half alone beside the gates, as its resistor is not on the board by then', () => {
+    const { steps } = lesson('alternate', '--board', 'full');
+    const step = steps.find(({ kind }) => kind === 'isolate')!;
+    expect(step).toMatchObject({ ids: [], isolation: { chip: 'U1', without: 'U2' } });
+    expect(step.gate).toBeUndefined();
+    expect(step.isolation!.parkings.flatMap(({ lit }) => lit).sort()).toEqual(['D1', 'D2']);
   });
 
   it('says of a three-colour lamp which leg each of its parts has, on the board that is asked for', () => {

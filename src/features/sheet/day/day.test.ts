@@ -89,6 +89,21 @@ describe('the rows of the chart', () => {
     }
   });
 
+  it('are of pulses what the source gives and what the lamp has, each with its mean', () => {
+    const { seen, timing, pulses } = day('pulsed');
+    const rows = rowsOf(seen, { timing, pulses: pulses! }, { D1: 'white' });
+    expect(rows.map(({ name }) => name)).toEqual(['B1', 'D1', 'D1 white']);
+    const [source, lamp, bars] = rows;
+    if (source!.form !== 'volts' || lamp!.form !== 'volts' || bars!.form !== 'bars')
+      throw new Error('other rows');
+    expect(source!.turns[0]!.volts).toBeCloseTo(pulses!.source.mean, 9);
+    expect(lamp!.values.reduce((a, b) => Math.max(a, b), 0)).toBeCloseTo(pulses!.lampVolts.peak, 6);
+    // Every pulse is as high as any other.
+    for (const { amps } of bars!.spells) expect(amps / pulses!.amps.peak).toBeCloseTo(1, 3);
+    expect(plain(instantWords(instantOf(seen, pulses!.up / 2), []))).toMatch(/^B1 gives 4\.9 V\. D1 is lit/u);
+    expect(plain(instantWords(instantOf(seen, pulses!.up * 1.5), []))).toBe('B1 pauses. D1 is dark.');
+  });
+
   it('show the current of a speaker where there is no lamp', () => {
     const { seen, timing } = day('tone');
     expect(rowsOf(seen, { timing }, {}).map(({ key }) => key)).toEqual(['C1', 'U1 output', 'LS1']);
