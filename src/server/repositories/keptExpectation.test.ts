@@ -1,5 +1,5 @@
-import { judgeBench } from '@/core';
-import { expectationWith } from '../../../tests/support/sheets';
+import { judgeBench, makeSheet, sessionExpectation } from '@/core';
+import { choiceWith, expectationWith, requestWith } from '../../../tests/support/sheets';
 import { likeliestWords } from '@/messages/causes';
 import { pointName } from '@/messages/points';
 import { expectationFrom, underEarlierIds } from './keptExpectation';
@@ -59,6 +59,18 @@ describe('a session kept in the earlier form', () => {
     expect(renewed.dictionary.points.map(({ id }) => id)).toEqual(['pack', 'resistor', 'lamp', 'current']);
     const judged = judgeBench(renewed, [{ point: 'lamp', value: 2.9, step: 0.01 }]);
     expect(judged.verdicts['lamp']!.verdict).toBe('right');
+  });
+
+  it('keeps apart what is measured at one place in two lights', () => {
+    const request = { ...requestWith(), choice: choiceWith('light-switch') };
+    const sheet = makeSheet(request);
+    if (!sheet.ok) throw new Error('refused');
+    const session = sessionExpectation(sheet.value, { ...request, draws: { ...request.draws, samples: 60 } });
+    const ids = session.expected.points.map(({ id }) => id);
+    expect(ids).toEqual(expect.arrayContaining(['L1', 'L1 dark', 'Q1 dark']));
+    const renewed = underEarlierIds(session, session);
+    expect(renewed.expected.points.map(({ id }) => id)).toEqual(ids);
+    expect(renewed.dictionary.points.map(({ id }) => id)).toEqual(ids);
   });
 
   it('of today is taken as it is', () => {

@@ -55,8 +55,18 @@ function checkpointFor(id: string): Checkpoint {
 
 /** New figures for a session whose readings carry other names for the same checkpoints: theirs are kept. */
 export function underEarlierIds(next: SessionExpectation, before: SessionExpectation): SessionExpectation {
-  const named = ({ part, measure }: Checkpoint, id: string) =>
-    before.expected.points.find(({ point }) => point.part === part && point.measure === measure)?.id ?? id;
+  const like =
+    ({ part, measure }: Checkpoint) =>
+    ({ point }: { point: Checkpoint }) =>
+      point.part === part && point.measure === measure;
+  const heldAs = (point: Checkpoint) => JSON.stringify(point.held ?? {});
+  const named = (point: Checkpoint, id: string) => {
+    const alike = before.expected.points.filter(like(point));
+    // One place may be measured in two lights: then each keeps the name that it had in its own.
+    const own = alike.find((earlier) => heldAs(earlier.point) === heldAs(point));
+    const alone = next.expected.points.filter(like(point)).length === 1 ? alike[0] : undefined;
+    return (own ?? alone)?.id ?? id;
+  };
   const ids = new Map(next.expected.points.map(({ id, point }) => [id, named(point, id)]));
   const renamed = (id: string) => ids.get(id) ?? id;
   const { expected, dictionary } = next;
