@@ -1,4 +1,4 @@
-import { formatHours, formatPercent, formatQuantity, type PulseSums } from '@/core';
+import { formatHours, formatPercent, formatQuantity, GLOW_AMPS, type PulseSums } from '@/core';
 import { SUPPLY_NAMES } from './names';
 import type { SumLine } from './sumLines';
 
@@ -35,9 +35,13 @@ export function pulseLines(pulses: PulseSums): SumLine[] {
 }
 
 /** Why a lamp lights at volts that would leave it dark. */
-export function whyItLights({ lamp, lampVolts, amps, hertz }: PulseSums): string {
+export function whyItLights({ lamp, lampVolts, amps, steadyAmps, hertz }: PulseSums): string {
   const seen = hertz >= 50 ? 'the eye sees one steady light, as bright as the mean' : 'the eye sees flashes';
-  return `Steady ${V(lampVolts.mean)} would leave ${lamp} dark. It lights because it never has ${V(lampVolts.mean)}: it has ${V(lampVolts.peak)} and ${A(amps.peak)}, or nothing. The meter is too slow to follow and shows the mean; ${seen}.`;
+  const steady =
+    steadyAmps < GLOW_AMPS
+      ? `Steady ${V(lampVolts.mean)} would leave ${lamp} dark.`
+      : `At steady ${V(lampVolts.mean)} ${lamp} would carry ${A(steadyAmps)}, not ${A(amps.mean)}.`;
+  return `${steady} It lights because it never has ${V(lampVolts.mean)}: it has ${V(lampVolts.peak)} and ${A(amps.peak)}, or nothing. The meter is too slow to follow and shows the mean; ${seen}.`;
 }
 
 /** What the cell behind the booster gives for it, at best. */

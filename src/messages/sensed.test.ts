@@ -33,6 +33,15 @@ describe('a lamp on pulses in words', () => {
     expect(plain(figure(/^a pulse lasts/u))).toBe('400 µs');
   });
 
+  it('says what its mean by itself would do as the lamp’s own curve has it', () => {
+    expect(whyItLights(pulses)).toContain('would leave D1 dark');
+    const long = patternSheet('pulsed', { lamp: 'red', duty: 0.95, amps: 0.008 }).sums.pulses!;
+    expect(long.steadyAmps).toBeGreaterThan(1e-3);
+    expect(long.steadyAmps).toBeLessThan(long.amps.mean);
+    expect(whyItLights(long)).not.toContain('dark');
+    expect(whyItLights(long)).toMatch(/^At steady .* would carry/u);
+  });
+
   it('says why it lights, and what the eye goes by', () => {
     expect(whyItLights(pulses)).toContain('one steady light');
     const slow = patternSheet('pulsed', { hertz: 2 }).sums.pulses!;

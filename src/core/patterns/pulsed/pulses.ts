@@ -1,3 +1,5 @@
+import { isKind, type Circuit } from '../../circuit/circuit';
+import { Junction } from '../../devices/junction';
 import { SUPPLIES, type SourceChoice, type SupplyKind } from '../../catalogue/supplies';
 import type { Moving } from '../../observe/observation';
 import { lampsSeen } from '../../observe/looks';
@@ -22,6 +24,8 @@ export interface PulseSums {
   readonly source: PeakAndMean;
   readonly lampVolts: PeakAndMean;
   readonly amps: PeakAndMean;
+  /** What the lamp would carry if the volts that a meter shows across it were there all the time. */
+  readonly steadyAmps: Amps;
   /** What the source gives on average. */
   readonly watts: Watts;
   /** The cell that is boosted: a booster without losses would draw so much, and the cell last so long; a real one takes more. */
@@ -52,6 +56,7 @@ export function pulseSums(seen: Moving, choice: SourceChoice, lamp: string): Pul
     source: over(source.id),
     lampVolts: over(lamp),
     amps: { peak: look.peak, mean: look.amps },
+    steadyAmps: steadyAmps(seen.circuit, lamp, reportOf(seen, lamp).volts),
     watts,
     cell: {
       kind: cell,
@@ -60,6 +65,15 @@ export function pulseSums(seen: Moving, choice: SourceChoice, lamp: string): Pul
       ...(capacity === undefined || !(ampsLeast > 0) ? {} : { hoursMost: capacity / ampsLeast }),
     },
   };
+}
+
+/** Off the lamp's own curve. */
+function steadyAmps({ parts }: Circuit, lamp: string, volts: Volts): Amps {
+  const part = parts.find(({ id }) => id === lamp);
+  if (!part || !isKind(part, 'led')) return 0;
+  const junction = new Junction(part.params);
+  junction.evaluate(volts);
+  return junction.amps;
 }
 
 /** The most volts over a part at any instant, from its first pin to its second. */
