@@ -204,6 +204,7 @@ export { isStop, type Isolation } from './assembly/step';
 export { isSource, sourceOf } from './circuit/source';
 export { SCENE_LUX, SCENES, type Scene } from './catalogue/light';
 export type { LightSums } from './answers/lampInLight';
+export { measuredIn } from './patterns/lightSwitch/lightSwitch';
 export { GLOW_AMPS } from './observe/looks';
 export { isScene } from './observe/held';
 export { BOOSTED } from './patterns/pulsed/pulsed';

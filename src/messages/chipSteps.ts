@@ -1,4 +1,4 @@
-import { boardOf, buildType, type Sheet, type Step } from '@/core';
+import { boardOf, buildType, partOf, type Sheet, type Step } from '@/core';
 import { capital, listed } from './grammar';
 import { holeName } from './holes';
 import { TIMER_PINS } from './names';
@@ -8,10 +8,10 @@ import { HELPER_WORDS } from './timing';
 type Placed = Extract<Step, { action: 'place-part' }>;
 
 /** Parts of which there is one thing to say. */
-export function furtherWords(step: Placed, holes: string): StepWords | undefined {
+export function furtherWords(step: Placed, holes: string, sheet: Sheet): StepWords | undefined {
   switch (step.kind) {
     case 'transistor':
-      return transistorWords(step, holes);
+      return transistorWords(step, holes, sheet);
     case 'ldr':
       return {
         title: `Put the light sensor ${step.part} in ${holes}.`,
@@ -37,12 +37,14 @@ export function furtherWords(step: Placed, holes: string): StepWords | undefined
 }
 
 /** A transistor by the order of its legs, as they are seen from its flat face. */
-function transistorWords(step: Placed, holes: string): StepWords {
+function transistorWords(step: Placed, holes: string, { circuit }: Sheet): StepWords {
+  const part = partOf(circuit, step.part);
+  const turned = part?.kind === 'transistor' && part.params.leads === 'C-B-E';
+  const order = turned ? 'collector, base, emitter' : 'emitter, base, collector';
   const at = (pin: string) => holeName(step.legs.find((leg) => leg.pin === pin)!.hole);
   return {
     title: `Put the transistor ${step.part} in ${holes}.`,
-    detail:
-      'Seen from its flat face, legs down, they are from left to right emitter, base, collector; other types differ, so read the bag.',
+    detail: `Seen from its flat face, legs down, they are from left to right ${order}; other types differ, so read the bag.`,
     cue: `Collector in ${at('collector')}, base in ${at('base')}, emitter in ${at('emitter')}.`,
     why: 'A small current into its base lets a large one pass from collector to emitter.',
   };

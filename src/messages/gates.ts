@@ -70,7 +70,8 @@ function afterPower(gate: Gate, sheet: Sheet): StepWords {
       ...gate.swings.map(swingWords),
       ...gate.readings.map(readingWords),
       pressWords(sheet),
-      sheet.sums.light && otherLight(sheet.sums.light),
+      // The figures are those of the circuit that is wanted: a board that makes another is not spoken of.
+      sheet.sums.light && sheet.built.asWanted && otherLight(sheet.sums.light),
     ]
       .filter(Boolean)
       .join(' '),

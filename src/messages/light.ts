@@ -1,4 +1,4 @@
-import { formatOhms, formatQuantity, SCENE_LUX, type LightSums, type Scene } from '@/core';
+import { formatOhms, formatQuantity, GLOW_AMPS, SCENE_LUX, type LightSums, type Scene } from '@/core';
 import type { SumLine } from './sumLines';
 
 /** A scene after `it is`: `at dusk`. */
@@ -80,9 +80,10 @@ export function lightPredictions({ way, lit, dark, sensor }: LightSums): string[
   ];
 }
 
-/** What becomes of the lamp in the other light. */
-export function otherLight({ dark, sensor }: LightSums): string {
-  return `Then ${sensor} ${SCENE_WORDS[dark]}: the lamp goes out.`;
+/** What becomes of the lamp in the other light, where it keeps to its aim there. */
+export function otherLight({ dark, sensor, scenes }: LightSums): string {
+  const out = scenes.some(({ scene, amps }) => scene === dark && amps < GLOW_AMPS);
+  return out ? `Then ${sensor} ${SCENE_WORDS[dark]}: the lamp goes out.` : '';
 }
 
 /** The rule in one sentence, traced aloud. */

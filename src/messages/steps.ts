@@ -183,7 +183,7 @@ function placeWords(step: Extract<Step, { action: 'place-part' }>, sheet: Sheet)
       return capacitorWords(step, holes, sheet);
     default:
       return (
-        furtherWords(step, holes) ?? {
+        furtherWords(step, holes, sheet) ?? {
           title: `Put ${thingName(step.kind, step.part)} in ${holes}.`,
           detail: '',
           why: '',

@@ -40,6 +40,14 @@ test('the other way round, with one’s own sensor, and what cannot be', async (
   await page.getByLabel('Sensor where it is dark').press('Tab');
   await openStage(page, 'Sums');
   await expect(page.getByRole('row', { name: /^at dusk/u })).toContainText(spaced('60 kΩ'));
+  // In another light the same sensor has what its two readings say of it: the slope of the line through both.
+  await page.getByLabel('Dark where').selectOption('hood');
+  const slope = Math.log(2e3 / 60e3) / Math.log(2000 / 5);
+  const expected = 2e3 * (0.1 / 2000) ** slope;
+  await expect(page.getByLabel('Sensor where it is dark')).toHaveValue(
+    new RegExp(`^${String(Math.round(expected / 1e3))}`, 'u'),
+  );
+  await page.getByLabel('Dark where').selectOption('dusk');
   await page.getByLabel('Lit where').selectOption('dusk');
   await expect(alertSaying(page, 'cannot be lit and dark in the same light')).toBeVisible();
 });

@@ -6,6 +6,8 @@ import { withHeld } from '../../observe/held';
 import { observe, reportOf } from '../../observe/observe';
 import { sessionExpectation } from '../../sheet/expectation';
 import { makeSheet } from '../../sheet/sheet';
+import { DEFAULT_STYLE } from '../style';
+import { lightSwitch, measuredIn } from './lightSwitch';
 
 const HALF = 0.004;
 
@@ -103,6 +105,13 @@ describe('a light switch', () => {
     const { params } = partOf(design.circuit, 'L1') as { params: Parameters<typeof lightSensorOhms>[0] };
     expect(lightSensorOhms(params, SCENE_LUX.dusk)).toBeCloseTo(sensor.lit, 3);
     expect(lightSensorOhms(params, SCENE_LUX.classroom)).toBeCloseTo(sensor.dark, 3);
+  });
+
+  it('has in a third light what the line through its two readings says', () => {
+    const params = { ...lightSwitch.defaults(DEFAULT_STYLE), sensor: { lit: 50e3, dark: 2e3 } };
+    const slope = Math.log(50e3 / 2e3) / Math.log(5 / 400);
+    expect(measuredIn(params, 'window') / (50e3 * (2000 / 5) ** slope)).toBeCloseTo(1, 2);
+    expect(measuredIn(params, 'dusk')).toBeCloseTo(50e3, -2);
   });
 
   it('keeps its aim in words, and says when it does not', () => {

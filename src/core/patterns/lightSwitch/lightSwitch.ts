@@ -1,12 +1,13 @@
 import { z } from 'zod';
 import { aimOf, inLight, lightSums, type LightSums } from '../../answers/lampInLight';
 import { seek } from '../../answers/seek';
-import { LIGHT_SENSOR, SCENE_LUX, SCENES, type LightSensorFigures } from '../../catalogue/light';
+import { LIGHT_SENSOR, SCENE_LUX, SCENES, type LightSensorFigures, type Scene } from '../../catalogue/light';
 import { neighbours } from '../../catalogue/preferred';
 import { valuesOf } from '../../catalogue/shelf';
 import { supplyFigures } from '../../catalogue/supplies';
 import { TRANSISTORS } from '../../catalogue/transistors';
 import { isKind, type Circuit, type Part, type PartOf } from '../../circuit/circuit';
+import type { Ohms } from '../../quantities/units';
 import { finding, refused, type Finding, type Outcome } from '../../findings/finding';
 import type { Checkpoint } from '../../observe/checkpoint';
 import { steadyCheckpoints } from '../steady/checkpoints';
@@ -160,6 +161,13 @@ function sensorFigures({ lit, dark, sensor }: LightSwitchParams): LightSensorFig
   const gamma = -Math.log(sensor.lit / sensor.dark) / Math.log(a / b);
   const r10 = sensor.lit * (a / 10) ** gamma;
   return { ...LIGHT_SENSOR, gamma, r10, dark: Math.max(LIGHT_SENSOR.dark, r10 * 100) };
+}
+
+/** Ohms that the measured sensor has in a scene, to three digits; as the table has it where both readings are of one light. */
+export function measuredIn(params: LightSwitchParams, scene: Scene): Ohms {
+  const figures = params.lit === params.dark ? LIGHT_SENSOR : sensorFigures(params);
+  const ohms = figures.r10 * (SCENE_LUX[scene] / 10) ** -figures.gamma;
+  return Math.min(1e7, Math.max(50, Number(ohms.toPrecision(3))));
 }
 
 /** In both lights the sensor; where it is lit the lamp and what feeds it, where it is dark the transistor that holds off. */

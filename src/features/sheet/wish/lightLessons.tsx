@@ -1,4 +1,4 @@
-import { formatEntered, SCENES, type ParamsOf, type Scene } from '@/core';
+import { formatEntered, measuredIn, SCENES, type ParamsOf, type Scene } from '@/core';
 import { Choice, Typed } from '@/features/wish/Words';
 import { readWithin } from '@/features/wish/readers';
 import { SCENE_WORDS } from '@/messages/light';
@@ -15,6 +15,9 @@ const MEASURED = { lit: 24e3, dark: 1100 };
 export function LightSwitchWish({ params, style, problems, onChange }: WishProps<ParamsOf<'light-switch'>>) {
   const set = (change: Partial<ParamsOf<'light-switch'>>) => onChange({ ...params, ...change });
   const { sensor } = params;
+  /** A measured sensor stays the one that it is: in another light it has what its two readings say of that. */
+  const inOther = (which: 'lit' | 'dark', scene: Scene) =>
+    sensor && { sensor: { ...sensor, [which]: measuredIn(params, scene) } };
   const ohmsWord = (which: 'lit' | 'dark') =>
     sensor && (
       <Typed
@@ -29,9 +32,20 @@ export function LightSwitchWish({ params, style, problems, onChange }: WishProps
   return (
     <>
       Let one <LampWord lamp={params.lamp} onChange={(lamp) => set({ lamp })} /> lamp be lit{' '}
-      <Choice label="Lit where" value={params.lit} names={names} onChoose={(lit) => set({ lit })} /> and dark{' '}
-      <Choice label="Dark where" value={params.dark} names={names} onChoose={(dark) => set({ dark })} />, at
-      about <AmpsWord amps={params.amps} problems={problems} onChange={(amps) => set({ amps })} />, from{' '}
+      <Choice
+        label="Lit where"
+        value={params.lit}
+        names={names}
+        onChoose={(lit) => set({ lit, ...inOther('lit', lit) })}
+      />{' '}
+      and dark{' '}
+      <Choice
+        label="Dark where"
+        value={params.dark}
+        names={names}
+        onChoose={(dark) => set({ dark, ...inOther('dark', dark) })}
+      />
+      , at about <AmpsWord amps={params.amps} problems={problems} onChange={(amps) => set({ amps })} />, from{' '}
       <SupplyWords supply={params.supply} problems={problems} onChange={(supply) => set({ supply })} />, with{' '}
       <Choice
         label="Sensor"
