@@ -15,6 +15,14 @@ export interface Placed {
   readonly nodes: Int32Array;
   readonly instance: Instance;
   readonly spreads: readonly (Spread & { readonly key: number })[];
+  /** Places of the Jacobian that its instance has booked. */
+  readonly booked: readonly number[];
+}
+
+/** What is stamped, and the places of the Jacobian that it has booked for that. */
+export interface Stamped {
+  readonly instance: Pick<Instance, 'stamp' | 'straight' | 'write' | 'storage' | 'wave'>;
+  readonly places: readonly number[];
 }
 
 /** A circuit as equations, ready to be solved over and over. */
@@ -27,7 +35,7 @@ export interface Compiled {
   readonly nodeCount: number;
   readonly placed: readonly Placed[];
   /** What is stamped: all parts, and the ammeters. */
-  readonly stamped: readonly Pick<Instance, 'stamp'>[];
+  readonly stamped: readonly Stamped[];
   /** Branch unknown that carries the amps of each part that others sense. */
   readonly sensed: ReadonlyMap<string, number>;
   readonly equations: Equations;
@@ -66,7 +74,7 @@ export function compile(circuit: Circuit, motion: Motion = 'steady'): Outcome<Co
     circuit,
     ...layout,
     placed,
-    stamped: [...placed.map((p) => p.instance), ...ammeters],
+    stamped: [...placed.map(({ instance, booked }) => ({ instance, places: booked })), ...ammeters],
     coordinates,
     diagonal,
     equations: blank(layout.size, coordinates.rows.length),
@@ -97,10 +105,19 @@ function firstNode(circuit: Circuit, id: string): string {
   return part.pins[deviceOf(part).pins[0]!]!;
 }
 
-function ammeter(places: Places, from: number, to: number, branch: number): Pick<Instance, 'stamp'> {
-  const wiring = { ...NOWHERE, entry: (r: number, c: number) => places.entry(r, c) };
-  const stamp = new BranchStamp(wiring, from, to, branch);
-  return { stamp: (eq) => stamp.ohmic(eq, 0, 0) };
+function ammeter(places: Places, from: number, to: number, branch: number): Stamped {
+  const booked: number[] = [];
+  const stamp = new BranchStamp({ ...NOWHERE, entry: booking(places, booked) }, from, to, branch);
+  return { places: booked, instance: { straight: true, stamp: (eq) => stamp.ohmic(eq, 0, 0) } };
+}
+
+/** Books places, and notes them. */
+function booking(places: Places, booked: number[]) {
+  return (row: number, column: number) => {
+    const place = places.entry(row, column);
+    booked.push(place);
+    return place;
+  };
 }
 
 const NOWHERE = { nodes: new Int32Array(0), branch: -1, sensed: new Int32Array(0), takesVolts: false };
@@ -124,16 +141,19 @@ function place(
   // The hidden nodes stand in the order of the ammeters' branches.
   if (ammeterAt !== undefined) wired[0] = ammeterAt - layout.sensed.size;
   const sensed = Int32Array.from(device.senses?.(part.params) ?? [], (id) => layout.sensed.get(id) ?? -1);
-  const entry = (row: number, column: number) => places.entry(row, column);
+  const booked: number[] = [];
+  const entry = booking(places, booked);
   return {
     part,
     nodes,
     spreads,
     instance: device.instance(part.params, { ...at, nodes: wired, sensed, entry }),
+    booked,
   };
 }
 
-function blank(size: number, entries: number): Equations {
+/** Equations with nothing in them yet. */
+export function blank(size: number, entries: number): Equations {
   return {
     values: new Float64Array(entries),
     residual: new Float64Array(size + 1),

@@ -6,10 +6,11 @@ export function ohmsBranchInstance(
   at: Seat,
   ohms: number,
   emf: (eq: Equations) => number = () => 0,
-): Pick<Instance, 'stamp' | 'currents'> & { setOhms(value: number): void } {
+): Pick<Instance, 'stamp' | 'currents' | 'straight'> & { setOhms(value: number): void } {
   const branch = new BranchStamp(at, at.nodes[0]!, at.nodes[1]!, at.branch);
   let value = ohms;
   return {
+    straight: true,
     stamp(eq) {
       branch.ohmic(eq, value, emf(eq));
     },

@@ -51,6 +51,7 @@ export const capacitor: Device<'capacitor', typeof fields, CapacitorParams> = {
     };
     return {
       storage,
+      straight: !p.polarised,
       stamp(eq) {
         branch.flow(eq);
         const volts = eq.x[a]! - eq.x[b]!;

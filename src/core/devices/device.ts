@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import type { Code, Value } from '../numerics/code';
 import type { Latch, Storage, Wave } from './dynamics';
 
 /**
@@ -113,6 +114,10 @@ export interface Instance {
   stamp(equations: Equations): void;
   /** Writes the current into each pin. */
   currents(x: Float64Array, out: Float64Array): void;
+  /** Its equations are straight lines in x at any one instant, so that one stamp serves a whole stage of a step. */
+  readonly straight?: boolean;
+  /** `stamp`, limits kept, as code. */
+  write?(writing: Writing): void;
   /** Figures that may be set without placing the part anew, by field. */
   readonly knobs: Readonly<Record<string, (value: number) => void>>;
   readonly storage?: Storage;
@@ -120,6 +125,21 @@ export interface Instance {
   readonly latch?: Latch;
   /** Holds a gain stage on or off with so many siemens; 0 lets it go. */
   hold?(side: 'on' | 'off', siemens: number): void;
+}
+
+/** Where a part writes its stamp down as code, for the many steps of a run. */
+export interface Writing {
+  readonly code: Code;
+  /** An unknown; 0 for ground. */
+  x(index: number): Value;
+  /** Adds to a row's residual. */
+  flow(row: number, amps: Value): void;
+  /** Adds to a place of the Jacobian. */
+  slope(place: number, siemens: Value): void;
+  /** A number that stays from step to step: its place. */
+  remember(first: number): number;
+  /** The curve was read elsewhere than at x, as `limited` says. */
+  readElsewhere(): void;
 }
 
 export function rectangular(field: string, nominal: number, tolerance: number): Spread[] {

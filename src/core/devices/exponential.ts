@@ -1,6 +1,9 @@
 import { THERMAL_VOLTS } from '../quantities/constants';
 import type { Amps, Volts } from '../quantities/units';
-import type { Equations } from './device';
+import { apply, at, less, num, size, sum, times, type Value } from '../numerics/code';
+import { LIMITS } from '../numerics/limits';
+import { exp as written } from '../numerics/functions';
+import type { Equations, Writing } from './device';
 import { StepLimit } from './limiting';
 
 /** Looked up once: these stand in the innermost loops. */
@@ -28,5 +31,22 @@ export class Exponential {
     const grown = this.saturation * exp(within / THERMAL_VOLTS);
     this.siemens = grown / THERMAL_VOLTS;
     this.amps = grown - this.saturation + this.siemens * (volts - within);
+  }
+
+  /** `evaluate` as code: locals with current and slope. */
+  write(writing: Writing, volts: Value): { readonly amps: Value; readonly siemens: Value } {
+    const { code } = writing;
+    const { near, place } = this.limit.write(writing, volts);
+    const siemens = writing.remember(0);
+    code.unless(apply('less', size(less(near.value, at(place))), num(LIMITS.tangentVolts)), () => {
+      code.store(place, near.value);
+      const within = apply('min', near.value, num(this.straight));
+      const grown = written(times(within, num(1 / THERMAL_VOLTS)));
+      code.store(siemens, times(num(this.saturation / THERMAL_VOLTS), grown));
+    });
+    const slope = code.keep(at(siemens)).value;
+    const read = apply('min', at(place), num(this.straight));
+    const amps = sum(num(-this.saturation), times(slope, sum(num(THERMAL_VOLTS), less(volts, read))));
+    return { siemens: slope, amps: code.keep(amps).value };
   }
 }

@@ -34,6 +34,7 @@ export const inductor: Device<'inductor', typeof fields, InductorParams> = {
     };
     return {
       storage,
+      straight: true,
       stamp(eq) {
         branch.flow(eq);
         if (eq.regime === 'steady' || eq.regime === 'start') return branch.equation(eq, 1, ohms, 0);

@@ -1,14 +1,19 @@
 import { LIMITS } from '../numerics/limits';
+import { apply, at as place, less, num, over, size, sum, times, type Value } from '../numerics/code';
+import { log as writtenLog, omegaFrom } from '../numerics/functions';
 import { wrightOmega } from '../numerics/omega';
 import { THERMAL_VOLTS } from '../quantities/constants';
 import type { Amps, Ohms, Volts } from '../quantities/units';
-import type { Instance, Seat } from './device';
+import type { Instance, Seat, Writing } from './device';
 import { quantityField, shareField } from './fields';
 import { StepLimit } from './limiting';
 import { ConductanceStamp } from './stamps';
 
 /** Looked up once: these stand in the innermost loops. */
 const { max, log, expm1, log1p } = Math;
+
+/** Of n·VT: how far down a step of Newton's method goes before the current is looked at instead of the volts. */
+const FALL = 0.3;
 
 /** A junction's curve: it passes through (vf, at), with emission coefficient n and series ohms rs. */
 export interface JunctionFigures {
@@ -78,6 +83,32 @@ export class Junction {
     this.siemens = y / (this.rs * (1 + y)) + LIMITS.junctionSiemens;
   }
 
+  /** `evaluate` as code: locals with current and slope. */
+  write(
+    { code }: Writing,
+    volts: Value,
+    known: number,
+    before: Value,
+  ): { readonly amps: Value; readonly siemens: Value } {
+    const { unit, rs, saturation, offset } = this;
+    const z = code.keep(sum(times(volts, num(1 / unit)), num(offset))).value;
+    const y = omegaFrom(code, z, place(known), times(less(volts, before), num(1 / unit)));
+    code.store(known, y);
+    const leak = num(LIMITS.junctionSiemens);
+    const amps = sum(times(y, num(unit / rs)), num(-saturation), times(volts, leak));
+    const siemens = sum(over(y, times(num(rs), sum(num(1), y))), leak);
+    return { amps: code.keep(amps).value, siemens: code.keep(siemens).value };
+  }
+
+  /** `voltsAt` as code. */
+  writeVoltsAt(amps: Value): Value {
+    const { rs, unit, saturation } = this;
+    return sum(
+      times(num(rs), amps),
+      times(num(unit), writtenLog(sum(num(1), times(amps, num(1 / saturation))))),
+    );
+  }
+
   /** Volts across junction and series ohms at a forward current above zero. */
   voltsAt(amps: Amps): Volts {
     return this.rs * amps + this.unit * log1p(amps / this.saturation);
@@ -115,6 +146,28 @@ export function junctionInstance(figures: JunctionFigures, at: Seat, inside: Ohm
       const near = limit.near(volts, eq);
       junction.evaluate(near);
       stamp.add(eq, junction.amps + junction.siemens * (volts - near), junction.siemens);
+    },
+    write(writing) {
+      const { code, x, remember, readElsewhere } = writing;
+      const volts = code.keep(less(x(anode), x(cathode))).value;
+      const { near, place: before } = limit.write(writing, volts);
+      const [amps, siemens, omega] = [remember(0), remember(0), remember(0)];
+      // Down a curve Newton's method goes n·VT at a time; where it is a current that falls, the volts at that current are
+      // near, and where it falls to nothing or turns, those at a thousandth of it.
+      code.when(apply('less', volts, less(place(before), num(FALL * junction.unit))), () => {
+        const falling = sum(place(amps), times(place(siemens), less(volts, place(before))));
+        const left = code.keep(apply('max', falling, times(num(1e-3), place(amps)))).value;
+        code.when(apply('more', left, num(0)), () => {
+          code.set(near, apply('min', volts, junction.writeVoltsAt(left)));
+          readElsewhere();
+        });
+      });
+      code.unless(apply('less', size(less(near.value, place(before))), num(LIMITS.tangentVolts)), () => {
+        const read = junction.write(writing, near.value, omega, place(before));
+        code.store(before, near.value).store(amps, read.amps).store(siemens, read.siemens);
+      });
+      const slope = code.keep(place(siemens)).value;
+      stamp.write(writing, sum(place(amps), times(slope, less(volts, place(before)))), slope);
     },
     currents(x, out) {
       junction.evaluate(x[anode]! - x[cathode]!);

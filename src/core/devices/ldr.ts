@@ -17,6 +17,7 @@ const fields = {
   dark: quantityField('Ω', 1, 1e12).default(LIGHT_SENSOR.dark),
   min: quantityField('Ω', 0.1, 1e9).default(LIGHT_SENSOR.min),
   litBy: z.array(litBy).max(50).default([]),
+  hood: shareField(0, 1).optional(),
 };
 
 export interface LdrParams extends LightSensorFigures {
@@ -24,6 +25,8 @@ export interface LdrParams extends LightSensorFigures {
   readonly lux: Lux;
   /** Lamps of the circuit that shine on it, in lux an amp. */
   readonly litBy: readonly { readonly part: string; readonly luxPerAmp: number }[];
+  /** Share of the room's light that gets past a hood; left out, all of it. */
+  readonly hood?: number | undefined;
 }
 
 /** A light-dependent resistor: R = r10·(lux/10)^(−gamma), held between min and dark. */
@@ -57,7 +60,9 @@ function instance(p: LdrParams, at: Seat): Instance {
     .map(({ luxPerAmp }, i) => ({ luxPerAmp, branch: at.sensed[i]! }))
     .filter(({ branch }) => branch >= 0)
     .map((lamp) => ({ ...lamp, intoA: at.entry(a, lamp.branch), intoB: at.entry(b, lamp.branch) }));
-  let { r10, lux } = p;
+  const { hood = 1 } = p;
+  let r10 = p.r10;
+  let lux = p.lux * hood;
   const light = (amps: Float64Array) => {
     let sum = lux;
     for (let i = 0; i < lamps.length; i++) {
@@ -81,6 +86,7 @@ function instance(p: LdrParams, at: Seat): Instance {
     }
   };
   return {
+    straight: lamps.length === 0,
     stamp(eq) {
       const total = lamps.length ? light(eq.seen ?? eq.x) : lux;
       const ohms = ohmsIn(total);
@@ -96,7 +102,7 @@ function instance(p: LdrParams, at: Seat): Instance {
         r10 = value;
       },
       lux(value) {
-        lux = value;
+        lux = value * hood;
       },
     },
   };

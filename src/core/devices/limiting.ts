@@ -1,6 +1,8 @@
 import { LIMITS } from '../numerics/limits';
 import type { Amps, Volts } from '../quantities/units';
-import type { Equations } from './device';
+import { apply, at, either, less, num, over, size, sum, times, type Value } from '../numerics/code';
+import { log as written } from '../numerics/functions';
+import type { Equations, Writing } from './device';
 
 /** Looked up once: these stand in the innermost loops. */
 const { abs, log, SQRT2 } = Math;
@@ -31,6 +33,30 @@ export class StepLimit {
     this.before = near;
     if (abs(volts - near) > LIMITS.stepVolts) eq.limited = true;
     return near;
+  }
+
+  /**
+   * `near` as code.
+   *
+   * @returns the volts to read the curve at, in a local, and the place of those that it was read at before, if any
+   */
+  write({ code, remember, readElsewhere }: Writing, volts: Value) {
+    const { critical, unit } = this;
+    const place = remember(NaN);
+    const near = code.keep(volts);
+    const up = apply(
+      'and',
+      apply('more', volts, num(critical)),
+      apply('more', size(less(volts, at(place))), num(2 * unit)),
+    );
+    code.when(up, () => {
+      const ratio = sum(num(1), over(less(volts, at(place)), num(unit)));
+      const logged = sum(at(place), times(num(unit), written(ratio)));
+      const usable = apply('and', apply('more', at(place), num(0)), apply('more', ratio, num(0)));
+      code.set(near, either(usable, logged, num(critical)));
+      code.when(apply('more', size(less(volts, near.value)), num(LIMITS.stepVolts)), readElsewhere);
+    });
+    return { near, place };
   }
 
   private shortened(volts: Volts): Volts {

@@ -47,6 +47,7 @@ export const pin: Device<'pin', typeof fields, PinParams> = {
     };
     const branch = ohmsBranchInstance(at, Math.max(p.ohms, LIMITS.idealOhms), (eq) => level(eq) * eq.source);
     return {
+      straight: true,
       stamp: branch.stamp,
       currents: branch.currents,
       ...(wave ? { wave } : {}),

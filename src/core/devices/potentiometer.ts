@@ -38,6 +38,7 @@ export const potentiometer: Device<'potentiometer', typeof fields, Potentiometer
     let { ohms, position } = p;
     const part = (share: number) => Math.max(ohms * share, LIMITS.idealOhms);
     return {
+      straight: true,
       stamp(eq) {
         above.ohmic(eq, part(position), 0);
         below.ohmic(eq, part(1 - position), 0);

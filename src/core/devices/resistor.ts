@@ -43,6 +43,7 @@ export function conductanceInstance(ohms: Ohms, at: Seat): Instance {
   const stamp = new ConductanceStamp(at, a, b);
   let siemens = 1 / ohms;
   return {
+    straight: true,
     stamp(eq) {
       stamp.linear(eq, siemens);
     },

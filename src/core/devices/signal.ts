@@ -54,6 +54,7 @@ export const signal: Device<'signal', typeof fields, SignalParams> = {
       (eq) => (offset + swing(eq)) * eq.source,
     );
     return {
+      straight: true,
       stamp: branch.stamp,
       currents: branch.currents,
       wave: square ?? sineWave(p.hertz),

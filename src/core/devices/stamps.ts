@@ -1,4 +1,7 @@
-import type { Equations, Seat } from './device';
+import { apply, num, type Value } from '../numerics/code';
+import type { Equations, Seat, Writing } from './device';
+
+const ZERO = num(0);
 
 /** A current from one node to another through a part, with its slope by the volts between them. */
 export class ConductanceStamp {
@@ -31,6 +34,18 @@ export class ConductanceStamp {
     values[this.ab]! -= siemens;
     values[this.ba]! -= siemens;
     values[this.bb]! += siemens;
+  }
+
+  /** `add` as code; both values stand in locals or constants. */
+  write({ code, flow, slope }: Writing, amps: Value, siemens: Value): void {
+    const passing = code.keep(amps).value;
+    const against = apply('subtract', ZERO, siemens);
+    flow(this.a, passing);
+    flow(this.b, apply('subtract', ZERO, passing));
+    slope(this.aa, siemens);
+    slope(this.ab, against);
+    slope(this.ba, against);
+    slope(this.bb, siemens);
   }
 }
 

@@ -35,6 +35,7 @@ export const supply: Device<'supply', typeof fields, SupplyParams> = {
     let ohms = Math.max(p.ohms, LIMITS.idealOhms);
     let limit = p.limitAmps ?? Infinity;
     return {
+      straight: p.limitAmps === undefined,
       stamp(eq) {
         const { x } = eq;
         const amps = x[at.branch]!;

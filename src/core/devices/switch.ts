@@ -33,6 +33,7 @@ export function pressOf({
 
 /** A part that no current passes. */
 export const NO_CURRENT: Instance = {
+  straight: true,
   stamp() {},
   currents(_x, out) {
     out.fill(0);
@@ -62,6 +63,7 @@ function pressedInstance([from, to]: readonly [Seconds, Seconds], at: Seat): Ins
   let down = false;
   let next = from;
   return {
+    straight: true,
     stamp(eq) {
       branch.flow(eq);
       // Closed, its volts are none; open, its amps.

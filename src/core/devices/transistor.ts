@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { POLARITIES, TRANSISTORS, LEAD_ORDERS, type LeadOrder } from '../catalogue/transistors';
+import { less, num, sum, times, type Value } from '../numerics/code';
 import { LIMITS } from '../numerics/limits';
 import type { Amps } from '../quantities/units';
 import type { Device, Equations, Instance, Seat } from './device';
@@ -123,6 +124,33 @@ function instance(p: TransistorParams, at: Seat): Instance {
       residual[e]! -= ic + ib;
       slopes(eq.values);
       if (grip.siemens > 0) gripped(eq);
+    },
+    write(writing) {
+      const { code, x, flow, slope } = writing;
+      const across = (end: number) => code.keep(times(num(sign), less(x(b), x(end)))).value;
+      const [vbe, vbc] = [across(e), across(c)];
+      const [f, r] = [forward.write(writing, vbe), reverse.write(writing, vbc)];
+      const keep = (value: Value) => code.keep(value).value;
+      const minus = (value: Value) => less(num(0), value);
+      const back = 1 + 1 / p.betaR;
+      const ic = keep(times(num(sign), less(f.amps, times(num(back), r.amps), times(num(leak), vbc))));
+      const through = sum(times(num(1 / betaF), f.amps), times(num(1 / p.betaR), r.amps));
+      const ib = keep(times(num(sign), sum(through, times(num(leak), sum(vbe, vbc)))));
+      flow(c, ic);
+      flow(b, ib);
+      flow(e, minus(sum(ic, ib)));
+      const icR = keep(sum(times(num(back), r.siemens), num(leak)));
+      const ibF = keep(sum(times(num(1 / betaF), f.siemens), num(leak)));
+      const ibR = keep(sum(times(num(1 / p.betaR), r.siemens), num(leak)));
+      slope(cc!, icR);
+      slope(cb!, less(f.siemens, icR));
+      slope(ce!, minus(f.siemens));
+      slope(bc!, minus(ibR));
+      slope(bb!, sum(ibF, ibR));
+      slope(be!, minus(ibF));
+      slope(ec!, less(ibR, icR));
+      slope(eb!, less(icR, f.siemens, ibF, ibR));
+      slope(ee!, sum(f.siemens, ibF));
     },
     currents(x, out) {
       evaluate(x);

@@ -4,12 +4,16 @@ export const LIMITS = {
   newtonSteps: 60,
   /** Steps after which a stage of a step in time is given up for a shorter one. */
   stageSteps: 12,
+  /** Stages of a run after which straight-line code for them pays. */
+  compileAfter: 500,
   /** Largest KCL residual, relative to the largest current that flows. */
   residualRelative: 1e-11,
   /** Residual that always counts as settled, in amps: far below what any part here can show. */
   residualAmps: 1e-15,
   /** Largest last step in volts. */
   stepVolts: 1e-9,
+  /** A curve that was read this near by is taken by its tangent there: a current is off by 1e-7 of itself at most. */
+  tangentVolts: 1e-5,
   /** Ohms of what is meant to have none (wire, closed switch, ideal supply), so that loops of them share evenly. */
   idealOhms: 1e-9,
   /** Leakage across every junction, in siemens: 5 pA at 5 V. It keeps a node between two blocking lamps defined. */

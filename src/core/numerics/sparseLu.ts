@@ -20,7 +20,8 @@ export interface Entries {
  * Source: Duff, Erisman & Reid, Direct Methods for Sparse Matrices, 7.2 (Markowitz) and 5.12 (repeated patterns).
  */
 export class SparseLu {
-  private order: Ordering | undefined;
+  /** The elimination that serves now. */
+  order: Ordering | undefined;
   /** Orders that suited other values: a supply that goes into its limit and out again comes back to them. */
   private readonly earlier: Ordering[] = [];
   private readonly work: Float64Array;

@@ -1,6 +1,7 @@
 import type { Compiled } from '../circuit/compile';
 import { LIMITS } from '../numerics/limits';
 import { SparseLu } from '../numerics/sparseLu';
+import { StageMachine } from './stageMachine';
 
 /** Looked up once: these stand in the innermost loops. */
 const { abs, max } = Math;
@@ -23,6 +24,8 @@ export class Newton {
   private readonly before: Float64Array;
   private readonly pins = new Float64Array(16);
   private shunt = 0;
+  private machine: StageMachine | undefined;
+  private stages = 0;
   residual = 0;
   worst = 0;
   iterations = 0;
@@ -63,6 +66,20 @@ export class Newton {
     // Junctions are limited from where the stage before left them: a guess may lie far up their curves.
     equations.limiting = true;
     this.shunt = 0;
+    const settled = this.compiledStages()?.settle(enough, LIMITS.stageSteps);
+    if (settled !== undefined) return settled;
+    return this.settleStamped(enough);
+  }
+
+  /** Straight-line code for stages, once there have been so many that it pays, in the order of pivots that serves then. */
+  private compiledStages(): StageMachine | undefined {
+    if (!this.machine && ++this.stages % LIMITS.compileAfter === 0 && this.lu.order)
+      this.machine = StageMachine.of(this.compiled, this.lu.order);
+    return this.machine;
+  }
+
+  private settleStamped(enough: number): boolean {
+    const { equations } = this.compiled;
     for (let i = 0; i < LIMITS.stageSteps; i++) {
       this.iterations++;
       this.stampAll();
@@ -152,7 +169,7 @@ export class Newton {
     equations.values.fill(0);
     equations.residual.fill(0);
     equations.limited = false;
-    for (let i = 0; i < stamped.length; i++) stamped[i]!.stamp(equations);
+    for (let i = 0; i < stamped.length; i++) stamped[i]!.instance.stamp(equations);
     equations.fresh = false;
   }
 

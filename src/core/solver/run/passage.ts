@@ -167,7 +167,7 @@ export class Passage {
   }
 
   private accept(h: number): void {
-    this.charge.add(h, this.steps.middle, this.compiled.equations.x);
+    this.charge.add(h, this.steps.start, this.steps.middle, this.compiled.equations.x);
     this.steps.accept(h);
     this.samples.stepped(this.time);
   }
@@ -240,12 +240,14 @@ export class Passage {
     const samples = this.samples.taken();
     const counts = this.cycles ?? [];
     const window = this.meanWindow(counts);
-    const length = window.to - window.from;
+    const over = window.to > window.from ? this.charge.meansOver(window) : undefined;
     const { placed, nodes } = this.compiled;
-    const mean = (i: number, alone: Float64Array) =>
-      length > 0 ? (window.after[i]! - window.before[i]!) / length : alone[0]!;
-    const means = placed.map(({ part }, i) => [part.id, mean(i, samples.parts[part.id]!.amps)] as const);
-    const nodeMeans = nodes.map((name, i) => [name, mean(placed.length + i, samples.nodes[name]!)] as const);
+    const means = placed.map(
+      ({ part }, i) => [part.id, over ? over.parts[i]! : samples.parts[part.id]!.amps[0]!] as const,
+    );
+    const nodeMeans = nodes.map(
+      (name, i) => [name, over ? over.nodes[i]! : samples.nodes[name]![0]!] as const,
+    );
     const cycles = counts.map((count, i) => [this.latches.outputs[i]!, count.report()] as const);
     return {
       ...samples,

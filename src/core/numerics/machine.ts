@@ -1,0 +1,66 @@
+import type { Code } from './code';
+import { F64, leb, SIZE } from './code';
+import { FUNCTIONS } from './functions';
+
+const PAGE = 65_536;
+
+export interface Machine {
+  readonly memory: Float64Array;
+  /** Runs the code once. @returns what it leaves on the stack */
+  run(): number;
+}
+
+/**
+ * Translates code that leaves one number on the stack, with the mathematical functions that it may call.
+ *
+ * @param places numbers that the memory holds
+ * @returns undefined where the surroundings forbid compiled code
+ */
+export function assemble(places: number, code: Code): Machine | undefined {
+  const pages = Math.ceil((places * SIZE) / PAGE);
+  try {
+    const { exports } = new WebAssembly.Instance(new WebAssembly.Module(moduleOf(pages, code)));
+    const { memory, run } = exports as { memory: WebAssembly.Memory; run: () => number };
+    return { memory: new Float64Array(memory.buffer, 0, places), run };
+  } catch {
+    return undefined;
+  }
+}
+
+function moduleOf(pages: number, run: Code): Uint8Array<ArrayBuffer> {
+  const all = [...FUNCTIONS.map((write) => write()), run];
+  const types = all.map(({ given }) => [0x60, given, ...new Array<number>(given).fill(F64), 1, F64]);
+  const exported = [
+    [...name('memory'), 2, 0],
+    [...name('run'), 0, FUNCTIONS.length],
+  ];
+  return Uint8Array.from(
+    [
+      [0, 0x61, 0x73, 0x6d, 1, 0, 0, 0],
+      section(1, types),
+      section(
+        3,
+        all.map((_, i) => leb(i)),
+      ),
+      section(5, [[0, ...leb(pages)]]),
+      section(7, exported),
+      section(10, all.map(bodyOf)),
+    ].flat(),
+  );
+}
+
+const END = 0x0b;
+
+function bodyOf({ locals, bytes }: Code): number[] {
+  const declared = [...leb(locals.length), ...locals.flatMap((type) => [1, type])];
+  return [...leb(declared.length + bytes.length + 1), ...declared, ...bytes, END];
+}
+
+function section(id: number, items: readonly (readonly number[])[]): number[] {
+  const content = [...leb(items.length), ...items.flat()];
+  return [id, ...leb(content.length), ...content];
+}
+
+function name(text: string): number[] {
+  return [...leb(text.length), ...[...text].map((letter) => letter.charCodeAt(0))];
+}
