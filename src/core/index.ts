@@ -202,8 +202,12 @@ export type {
 export { PARKED, parkedPlan } from './assembly/isolate';
 export { isStop, type Isolation } from './assembly/step';
 export { isSource, sourceOf } from './circuit/source';
-export { SCENE_LUX, SCENES, type Scene } from './catalogue/light';
+export { ROOMS, SCENE_LUX, SCENES, type Scene } from './catalogue/light';
 export type { LightSums } from './answers/lampInLight';
+export type { BeamRow, BeamState, BeamSums } from './answers/beam';
+export { BEAM_LAMPS } from './patterns/beamAlarm/beamAlarm';
+export { BEAM, HOOD_SHARE } from './catalogue/light';
+export { RESET_VOLTS } from './catalogue/timers';
 export { measuredIn } from './patterns/lightSwitch/lightSwitch';
 export { GLOW_AMPS } from './observe/looks';
 export { isScene } from './observe/held';

@@ -149,4 +149,36 @@ export const TIMER_LESSONS: readonly LessonContent[] = [
       build: on('half'),
     },
   ),
+  lesson(
+    'Jetty tripwire',
+    {
+      aim: 'An alarm that sounds when somebody walks through a beam: find what holds it silent, and measure that with the beam whole and cut.',
+      story: 'At night nobody shall step onto the jetty unheard: a lamp at one post, a sensor at the other.',
+      notes:
+        'A black straw over the sensor is the hood; a magnifying glass does for the lens. Set up one beam a table, or neighbours disturb one another.',
+      extras: [
+        {
+          name: 'twin lead, 0.6 m',
+          each: 1,
+          use: 'Solder the lamp to one end: the other goes into the board',
+        },
+        { name: 'magnifying lens', each: 1, use: 'Stand it a finger’s width before the lamp' },
+        { name: 'black straw', each: 1, use: 'Push it over the sensor: it looks at the lamp alone' },
+      ],
+      ageGroup: '13 and up',
+      level: 'full working',
+    },
+    {
+      pattern: 'beam-alarm',
+      params: {
+        supply: BLOCK,
+        family: 'bipolar',
+        amps: 0.015,
+        hertz: 880,
+        quiet: false,
+        beam: { lamp: 'white', amps: 0.01, metres: 0.5, lens: true, hood: true, room: 'room' },
+      },
+      build: on('half'),
+    },
+  ),
 ];

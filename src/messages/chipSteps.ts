@@ -1,4 +1,5 @@
 import { boardOf, buildType, partOf, type Sheet, type Step } from '@/core';
+import { beamSensorWords } from './beam';
 import { capital, listed } from './grammar';
 import { holeName } from './holes';
 import { TIMER_PINS } from './names';
@@ -15,7 +16,9 @@ export function furtherWords(step: Placed, holes: string, sheet: Sheet): StepWor
     case 'ldr':
       return {
         title: `Put the light sensor ${step.part} in ${holes}.`,
-        detail: 'Either way round is right. Its face looks up, to the light; no lamp beside it.',
+        detail: sheet.sums.beam
+          ? beamSensorWords(sheet.sums.beam)
+          : 'Either way round is right. Its face looks up, to the light; no lamp beside it.',
         why: 'The more light falls on it, the fewer ohms it has.',
       };
     case 'diode':

@@ -1,5 +1,6 @@
 import type { ThingKind } from '@/core';
 import {
+  formatEntered,
   formatOhms,
   formatPercent,
   formatQuantity,
@@ -80,6 +81,14 @@ const SENTENCES: Sentences = {
     `${lamps} ${lamps.includes(',') ? 'flash' : 'flashes'} ${formatQuantity(hertz, 'Hz', 2)}: between 3 and 60 flashes a second can trigger seizures. Ask before class, keep it small and dim, or take a third of a second or more from flash to flash.`,
   'same-light': ({ scene }) =>
     `The lamp cannot be lit and dark in the same light (${SCENE_WORDS[scene as Scene]}): choose two lights.`,
+  'beam-too-weak': ({ whole, cut, metres, nearest }) =>
+    `At ${formatEntered(metres, 'm')} the beam makes ${formatQuantity(whole, 'lx', 2)} of the room’s ${formatQuantity(cut, 'lx', 2)} on the sensor: too little to tell apart. From ${formatQuantity(nearest, 'm', 2)} it works; or put a hood over the sensor, a lens before the lamp, or less light into the room.`,
+  'beam-needs-light': ({ whole, least, nearest }) =>
+    `The bipolar chip’s own reset current wants more than ${formatQuantity(least, 'lx', 2)} on the sensor, and the beam leaves ${formatQuantity(whole, 'lx', 2)}. From ${formatQuantity(nearest, 'm', 2)} it works; the CMOS chip does without.`,
+  'beam-sort': ({ low, high, pot }) =>
+    high > 0
+      ? `Sensors of one sort differ: with some the alarm would sound always, or never. ${pot > 0 ? `A trim potentiometer of ${formatOhms(pot)} in the place of R4 covers` : 'Measure yours, or choose R4 between'} ${formatQuantity(low, 'Ω', 2)} to ${formatQuantity(high, 'Ω', 2)}.`
+      : 'Sensors of one sort differ: with some the alarm would sound always, or never, and no R4 makes up for that. Bring the lamp nearer, or take the CMOS chip.',
   'sensor-backwards': ({ dark, light }) =>
     `A light sensor has more ohms in less light; these readings are ${formatQuantity(dark, 'Ω')} in the darker and ${formatQuantity(light, 'Ω')} in the lighter. Are they exchanged?`,
   'no-switching': ({ lux, amps: a }) =>
@@ -163,6 +172,9 @@ const SENTENCES: Sentences = {
   'lamp-blinks': ({ part, amps: a, hertz, brightness }, name) =>
     `${name(part)} blinks, ${hertz < 0.95 ? `once in ${formatQuantity(1 / hertz, 's', 3)}` : `${formatQuantity(hertz, 'Hz', 3)}`}, with ${amps(a)} while it is lit: ${brightness}.`,
   sounds: ({ part, hertz }, name) => `${capital(name(part))} sounds at ${formatQuantity(hertz, 'Hz')}.`,
+  'sound-waits': ({ part, lamp, hertz }, name) =>
+    `${capital(name(part))} is silent while ${name(lamp)} shines on the sensor; when the beam is cut it sounds at ${formatQuantity(hertz, 'Hz')}.`,
+  'stays-silent': ({ part }, name) => `${capital(name(part))} stays silent, with the beam whole and cut.`,
   'lamp-waits': ({ part, button }, name) =>
     `${name(part)} waits for ${name(button)}: it lights when that is pressed.`,
   'lamp-glow': ({ part, amps: a, brightness, share }, name) =>

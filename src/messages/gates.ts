@@ -80,12 +80,12 @@ function afterPower(gate: Gate, sheet: Sheet): StepWords {
   };
 }
 
-/** Of a build without lamps: what is heard. */
+/** Of a build that sounds: what is heard. */
 function heardWords({ sums }: Sheet): string | undefined {
   const [chip] = sums.timing ?? [];
-  return chip && sums.design.lamps.length === 0
-    ? `A tone of about ${formatQuantity(chip.hertz, 'Hz', 2)} is heard, all the time.`
-    : undefined;
+  const tone = chip && `A tone of about ${formatQuantity(chip.hertz, 'Hz', 2)} is heard`;
+  if (sums.beam) return `${tone}; take the hand away, and it is silent.`;
+  return chip && sums.design.lamps.length === 0 ? `${tone}, all the time.` : undefined;
 }
 
 /** Of a build that waits for its button: how long one press lights it. */

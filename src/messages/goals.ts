@@ -13,6 +13,8 @@ const GOALS: Readonly<Record<Goal['code'], (goal: Goal) => string>> = {
       : `${parts.join(' and ')} ${parts.length === 1 ? 'keeps' : 'keep'} another time than was wished`,
   'lit-in': ({ scene }) => `The lamp is lit ${scene ? SCENE_WORDS[scene] : ''}`,
   'dark-in': ({ scene }) => `The lamp is dark ${scene ? SCENE_WORDS[scene] : ''}`,
+  'silent-whole': () => 'It is silent while the beam is whole',
+  'sounds-cut': () => 'It sounds while the beam is cut',
   'within-limit': () => 'No lamp is above its limit, at any age of the supply',
   'board-makes-it': () => 'The board, read back, makes this circuit',
 };

@@ -1,4 +1,4 @@
-import { formatOhms, formatQuantity, type Sheet } from '@/core';
+import { formatEntered, formatOhms, formatQuantity, type Sheet } from '@/core';
 import { SCENE_WORDS } from './light';
 import { lampName, supplyName } from './names';
 import { listWords } from './stepWords';
@@ -13,6 +13,8 @@ export function lessonLine({ sums }: Pick<Sheet, 'sums'>): string {
     const [lamp] = design.lamps;
     return `${lampName(lamp!.type)} lamp, lit ${SCENE_WORDS[sums.light.lit]} and dark ${SCENE_WORDS[sums.light.dark]}, ${supplyName(supply)}: ${formatQuantity(lamp!.amps, 'A')}`;
   }
+  if (sums.beam)
+    return `a beam over ${formatEntered(sums.beam.metres, 'm')}, ${timedWords({ ...sums, design: { ...design, lamps: [] } })} when it is cut, ${supplyName(supply)}`;
   if (sums.timing) return `${timedWords(sums)}, ${supplyName(supply)}`;
   const counts = new Map<string, number>();
   for (const { type } of design.lamps) counts.set(type, (counts.get(type) ?? 0) + 1);

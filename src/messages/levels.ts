@@ -117,13 +117,14 @@ function seenLines({ sums, circuit }: Sheet, level: Level): SumLine[] {
     groups.set(key, group);
   }
   const lamps = [...groups.values()].map(({ line, names }) => ({ name: listWords(names), ...line }));
-  return lamps.length > 0 ? lamps : heardLines(sums.timing, level);
+  if (sums.beam) return [...lamps, ...heardLines(sums.timing, level, 'one tone, while the beam is cut')];
+  return lamps.length > 0 ? lamps : heardLines(sums.timing, level, 'one tone, all the time');
 }
 
 /** Of a lesson without lamps: what is heard. */
-function heardLines(timing: readonly ChipTimes[] | undefined, level: Level): SumLine[] {
+function heardLines(timing: readonly ChipTimes[] | undefined, level: Level, work: string): SumLine[] {
   const [chip] = timing ?? [];
   if (!chip) return [];
   const figure = level === 'no mathematics' ? '' : formatQuantity(chip.hertz, 'Hz');
-  return [{ name: 'the speaker', work: 'one tone, all the time', figure }];
+  return [{ name: 'the speaker', work, figure }];
 }

@@ -20,6 +20,8 @@ const FED_BY: ReadonlySet<ThingKind> = new Set(['supply', 'signal']);
 export function pointName(point: NamedPoint): string {
   const light = Object.values(point.held ?? {}).find(isScene);
   const name = plainName(point);
+  // Of what the beam shines on both readings are taken; everything else is measured while it is cut.
+  if (point.kind === 'ldr' && Object.values(point.held ?? {}).includes('cut')) return `${name} (beam cut)`;
   return light ? `${name.replace(' under load', '')} (${SCENE_SHORT[light]})` : name;
 }
 
@@ -90,6 +92,7 @@ export function heldWords(held: Held | undefined): string {
   const words = Object.entries(held ?? {}).map(([part, state]) => {
     if (typeof state === 'number') return `${part} ${turnWords(state)}`;
     if (state === 'pressed') return `press ${part} once`;
+    if (state === 'cut') return `hold a hand into the beam of ${part}`;
     if (isScene(state)) return `${part} ${SCENE_WORDS[state]}`;
     return state === 'closed' ? `hold ${part} pressed` : `leave ${part} alone`;
   });

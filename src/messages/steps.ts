@@ -13,6 +13,7 @@ import {
   type Sheet,
   type Step,
 } from '@/core';
+import { beamLampWords } from './beam';
 import { gateWords, holdWords, readingWords, seenWords, swingWords } from './gates';
 import { article, capital, listed } from './grammar';
 import { capacitorWords, furtherWords, helpOf, timeOf, timerWords } from './chipSteps';
@@ -138,7 +139,7 @@ function placeWords(step: Extract<Step, { action: 'place-part' }>, sheet: Sheet)
       );
       return {
         title: `Put the ${valueOf(step.part, sheet)} lamp ${step.part} in ${holes}.`,
-        detail: `It must not be turned round.${above}`,
+        detail: `${sheet.sums.beam ? beamLampWords(sheet.sums.beam) : ''}It must not be turned round.${above}`,
         cue: `Long leg in ${anode}. Short leg, on the flat edge of the rim, in ${cathode}.`,
         why: 'It turns current into light, in one direction only.',
       };

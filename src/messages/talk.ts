@@ -10,6 +10,7 @@ import {
   type Sheet,
 } from '@/core';
 import { pulsePredictions, pulseTalk } from './pulses';
+import { beamPath, beamPredictions, beamTalk } from './beam';
 import { lightPath, lightPredictions, lightTalk } from './light';
 import { PATTERN_WORDS } from './patterns';
 import { listWords } from './stepWords';
@@ -43,13 +44,15 @@ export function talkFor(sheet: Sheet): Talk {
 }
 
 function pathTalk(sheet: Sheet): string {
-  const { timing, light } = sheet.sums;
+  const { timing, light, beam } = sheet.sums;
+  if (beam) return beamPath(beam);
   if (timing) return chargeWords(timing);
   return light ? lightPath(light) : pathWords(sheet);
 }
 
 function sumTalk(sheet: Sheet): string {
-  const { timing, pulses } = sheet.sums;
+  const { timing, pulses, beam } = sheet.sums;
+  if (beam) return beamTalk(beam);
   if (timing) return timeWords(timing);
   if (sheet.sums.light) return lightTalk(sheet.sums.light);
   return pulses ? pulseTalk(pulses) : sumWords(sheet);
@@ -65,6 +68,7 @@ function predictions(sheet: Sheet): string[] {
   const [first] = lamps;
   if (sheet.sums.pulses) return pulsePredictions(sheet.sums.pulses);
   if (sheet.sums.light) return lightPredictions(sheet.sums.light);
+  if (sheet.sums.beam) return beamPredictions(sheet.sums.beam);
   if (sheet.sums.timing) return timedPredictions(sheet.sums.timing, lamps.length > 0);
   const several = lamps.length > 1;
   return [

@@ -125,6 +125,7 @@ export const HELPER_WORDS: Readonly<Record<Helper['job'], string>> = {
   coupling: 'passes what comes and goes, and keeps the steady half of it from the speaker',
   'quiet-supply': 'across the supply, close to the chip: it lends the current of every switching',
   'sets-light': 'beside the sensor: it sets the light at which the lamp switches',
+  'sets-hush': 'beside the sensor: it sets the light below which the alarm sounds',
   'guards-base': 'guards the base where the sensor has few ohms',
   'quiet-control': 'keeps the two thirds still',
 };

@@ -51,3 +51,40 @@ test('the other way round, with one’s own sensor, and what cannot be', async (
   await page.getByLabel('Lit where').selectOption('dusk');
   await expect(alertSaying(page, 'cannot be lit and dark in the same light')).toBeVisible();
 });
+
+test('a beam across a jetty: as far as it reaches, with the hood off, and where it cannot be', async ({
+  page,
+}) => {
+  const id = await startLesson(page, 'Tripwire', 'Beam alarm');
+  await openStage(page, 'Sums');
+  const beam = page.getByRole('row', { name: /^beam whole/u });
+  await expect(beam).toContainText('lx on L1');
+  // 400 cd an amp, ten times by the lens, over half a metre squared; the room’s 150 lx past the hood.
+  const lux = async (name: RegExp) =>
+    Number(/[\d.]+/u.exec(await plainText(page.getByRole('row', { name }).locator('td').last()))![0]);
+  await expect.poll(() => lux(/^from the lamp/u)).toBeGreaterThan(140);
+  expect(await lux(/^from the lamp/u)).toBeLessThan(165);
+  expect(await lux(/^from the room/u)).toBeCloseTo(7.5, 6);
+  await expect(page.getByRole('row', { name: /^by a room lamp open/u })).toContainText('never sounds');
+  await expect(page.getByRole('row', { name: /^by a room lamp under a hood/u })).toContainText(
+    'sounds when cut',
+  );
+  await openStage(page, 'Aim');
+  await expect(page.getByText('It is silent while the beam is whole.')).toBeVisible();
+  await expect(page.getByText('It sounds while the beam is cut.')).toBeVisible();
+  await saved(page);
+  await page.goto(`/print/${id}/card`);
+  const card = page.locator('.printed');
+  await expect(card).toContainText('Hold a hand into the beam of D1.');
+  await expect(card).toContainText('it stands 0.5');
+  await page.goto(`/lessons/${id}`);
+  await page.getByLabel('Distance').fill('300 cm');
+  await page.getByLabel('Distance').press('Tab');
+  await expect(alertSaying(page, 'it works')).toBeVisible();
+  await page.getByLabel('Distance').fill('far');
+  await page.getByLabel('Distance').press('Tab');
+  await expect(page.getByLabel('Distance')).toHaveValue('far');
+  await page.getByLabel('Distance').fill('40 cm');
+  await page.getByLabel('Distance').press('Tab');
+  await expect(page.getByLabel('Distance')).toHaveValue(spaced('0.4 m'));
+});

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { BEAM_LAMPS } from '@/core/patterns/beamAlarm/beamAlarm';
 import {
   LAMP_TYPES,
   SCENES,
@@ -122,5 +123,18 @@ export const WISHES: { readonly [Id in PatternId]: fc.Arbitrary<ParamsOf<Id>> } 
     ohms: fc.double({ min: 0, max: 50, noNaN: true }),
     cell: fc.constantFrom('aa-nimh', 'aa-alkaline', 'aaa-alkaline') as fc.Arbitrary<'aa-nimh'>,
   }),
+  'beam-alarm': also(
+    fc.record({
+      hertz: fc.double({ min: 200, max: 2000, noNaN: true }),
+      beam: fc.record({
+        lamp: fc.constantFrom(...BEAM_LAMPS),
+        amps: fc.double({ min: 4e-3, max: 0.015, noNaN: true }),
+        metres: fc.double({ min: 0.1, max: 1, noNaN: true }),
+        lens: fc.boolean(),
+        hood: fc.boolean(),
+        room: fc.constantFrom('dusk', 'room', 'classroom') as fc.Arbitrary<'dusk' | 'room' | 'classroom'>,
+      }),
+    }),
+  ),
   tone: also(fc.record({ hertz: fc.double({ min: 100, max: 2000, noNaN: true }) })),
 };

@@ -8,6 +8,7 @@ import { GLOW_AMPS, lampsSeen, type LampSeen } from '../observe/looks';
 import type { Observation } from '../observe/observation';
 import { observe, reportOf } from '../observe/observe';
 import { overloadOf } from '../parts/index';
+import type { Hertz } from '../quantities/units';
 import { inTheWay } from './inTheWay';
 import { placementProblems, type Plan } from './plan';
 import { readBack } from './readBack';
@@ -100,12 +101,28 @@ function electrical(circuit: Circuit, seen: Observation, wanted: Circuit): Findi
   });
 }
 
-/** The pitch of a speaker through which something comes and goes. */
+/** What is heard of a speaker: now, or once the beam is cut that keeps it silent. */
 function soundIn(part: string, seen: Observation): Finding[] {
-  if (seen.kind === 'still') return [];
+  const hertz = pitchOf(part, seen);
+  if (hertz !== undefined) return [finding('sounds', { part, hertz }, 'note')];
+  const beams = seen.circuit.parts.flatMap((one) =>
+    isKind(one, 'ldr') ? one.params.litBy.map((light) => light.part) : [],
+  );
+  if (beams.length === 0) return [];
+  for (const lamp of beams) {
+    const cut = observe(withHeld(seen.circuit, { [lamp]: 'cut' }));
+    const then = cut.ok ? pitchOf(part, cut.value) : undefined;
+    if (then !== undefined) return [finding('sound-waits', { part, lamp, hertz: then }, 'note')];
+  }
+  return [finding('stays-silent', { part }, 'warning')];
+}
+
+/** The pitch of a speaker through which something comes and goes. */
+function pitchOf(part: string, seen: Observation): Hertz | undefined {
+  if (seen.kind === 'still') return undefined;
   const hertz = Object.values(seen.run.cycles).find((cycle) => cycle.hertz)?.hertz;
   const amps = seen.run.parts[part]!.amps.reduce((most, now) => Math.max(most, Math.abs(now)), 0);
-  return hertz && amps > HEARD_AMPS ? [finding('sounds', { part, hertz }, 'note')] : [];
+  return hertz && amps > HEARD_AMPS ? hertz : undefined;
 }
 
 /** Less than this through a speaker is not heard. */

@@ -18,8 +18,22 @@ export function lightSensorOhms({ r10, gamma, dark, min }: LightSensorFigures, l
   return Math.min(dark, Math.max(min, r10 * (lux / 10) ** -gamma));
 }
 
+/** The ohms of a sensor tell the light on it, between its limits. */
+export function luxAtOhms({ r10, gamma, dark, min }: LightSensorFigures, ohms: Ohms): Lux | undefined {
+  return ohms > min && ohms < dark ? 10 * (ohms / r10) ** (-1 / gamma) : undefined;
+}
+
+/** A lamp as a beam: candela an amp of a clear, narrow one (8 cd at 20 mA), and what a lens before it gathers. Assumed. */
+export const BEAM = { candelaPerAmp: 400, lens: 10 } as const;
+
+/** Share of the room's light that reaches a sensor under a tube or hood that looks at the lamp. Assumed. */
+export const HOOD_SHARE = 0.05;
+
 export const SCENES = ['hood', 'dusk', 'room', 'classroom', 'window', 'torch'] as const;
 export type Scene = (typeof SCENES)[number];
+
+/** Scenes that are a room, of one or another light. */
+export const ROOMS = ['dusk', 'room', 'classroom', 'window'] as const satisfies readonly Scene[];
 
 /** How bright it is, in lux: under a hood, at dusk, by a lamp, in class, at a window, by a torch at 10 cm. */
 export const SCENE_LUX: Readonly<Record<Scene, Lux>> = {

@@ -43,6 +43,9 @@ export interface FindingData {
   /** Nothing is known of how one booster differs from the next; its mean without load tells. */
   'pulses-as-said': { volts: number; duty: number; mean: number };
   'same-light': { scene: string };
+  'beam-too-weak': { whole: number; cut: number; metres: number; nearest: number };
+  'beam-needs-light': { whole: number; least: number; nearest: number };
+  'beam-sort': { low: number; high: number; pot: number };
   'sensor-backwards': { dark: number; light: number };
   'no-switching': { lux: number; amps: number };
   /** Some sensors of the sort would switch outside of the two scenes; 0 where no trim potentiometer covers them. */
@@ -91,6 +94,8 @@ export interface FindingData {
   dark: { part: string; amps: number };
   'lamp-blinks': { part: string; amps: number; hertz: number; brightness: string };
   sounds: { part: string; hertz: number };
+  'sound-waits': { part: string; lamp: string; hertz: number };
+  'stays-silent': { part: string };
   'lamp-waits': { part: string; button: string };
   'lamp-glow': { part: string; amps: number; brightness: string; share: number };
   'over-current': { part: string; amps: number; limit: number; share: number };

@@ -7,8 +7,8 @@ export interface PinRef {
   readonly pin: string;
 }
 
-/** What a hand must do for a build to show something: buttons held, or pressed and let go; knobs by their place, 0 to 1; light sensors in a scene. */
-export type Held = Readonly<Record<string, 'closed' | 'open' | 'pressed' | Scene | number>>;
+/** What a hand must do for a build to show something: buttons held, or pressed and let go; knobs by their place, 0 to 1; light sensors in a scene; the beams of lamps cut. */
+export type Held = Readonly<Record<string, 'closed' | 'open' | 'pressed' | 'cut' | Scene | number>>;
 
 /** Where a build is looked at: with probes, a watch, or the eye. */
 export type Checkpoint = {

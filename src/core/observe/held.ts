@@ -1,5 +1,5 @@
 import { SCENE_LUX, SCENES, type Scene } from '../catalogue/light';
-import { isKind, type Circuit } from '../circuit/circuit';
+import { isKind, type Circuit, type Part } from '../circuit/circuit';
 import type { Held } from './checkpoint';
 
 /** The circuit with its buttons held and its knobs turned as said; what is not said stays as it is. */
@@ -7,7 +7,8 @@ export function withHeld(circuit: Circuit, held: Held | undefined): Circuit {
   if (!held || Object.keys(held).length === 0) return circuit;
   return {
     ...circuit,
-    parts: circuit.parts.map((part) => {
+    parts: circuit.parts.map((whole) => {
+      const part = inBeams(whole, held);
       const state = held[part.id];
       if (state === undefined) return part;
       if (isKind(part, 'switch')) return { ...part, params: switchAs(state) };
@@ -18,6 +19,13 @@ export function withHeld(circuit: Circuit, held: Held | undefined): Circuit {
       return part;
     }),
   };
+}
+
+/** A light sensor on which lamps shine no more whose beam is cut. */
+function inBeams(part: Part, held: Held): Part {
+  if (!isKind(part, 'ldr')) return part;
+  const litBy = part.params.litBy.filter((light) => held[light.part] !== 'cut');
+  return litBy.length < part.params.litBy.length ? { ...part, params: { ...part.params, litBy } } : part;
 }
 
 /** Whether what is held is a light. */

@@ -11,6 +11,8 @@ export interface Goal {
     | 'keeps-time'
     | 'lit-in'
     | 'dark-in'
+    | 'silent-whole'
+    | 'sounds-cut'
     | 'board-makes-it';
   /** The age of the supply under which it must hold. */
   readonly age?: Age;

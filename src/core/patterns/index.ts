@@ -1,4 +1,5 @@
 import { alternate } from './alternate/alternate';
+import { beamAlarm } from './beamAlarm/beamAlarm';
 import { blink } from './blink/blink';
 import { blinkSimple } from './blinkSimple/blinkSimple';
 import { chain } from './chain/chain';
@@ -38,6 +39,7 @@ export const PATTERNS = {
   tone,
   pulsed,
   'light-switch': lightSwitch,
+  'beam-alarm': beamAlarm,
 } as const;
 export type PatternId = keyof typeof PATTERNS;
 export const PATTERN_IDS = Object.keys(PATTERNS) as PatternId[];

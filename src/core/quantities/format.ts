@@ -48,6 +48,8 @@ function engineering(value: number, unit: Unit, digits: number): { text: string;
 /** Volts and seconds from 0.1 and ohms from 0.01 up keep their unit (0.29 V, as a meter shows it); pitches from 0.01 Hz and light from 0.01 lx up too; currents below 1 A go to mA. */
 const KEEPS_UNIT_FROM: Readonly<Partial<Record<Unit, number>>> = {
   V: 0.1,
+  m: 0.1,
+  cd: 0.1,
   Ω: 0.01,
   Hz: 0.01,
   lx: 0.01,

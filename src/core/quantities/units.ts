@@ -11,9 +11,10 @@ export type Farads = number & { readonly __unit?: 'F' };
 export type Henries = number & { readonly __unit?: 'H' };
 export type Seconds = number & { readonly __unit?: 's' };
 export type Hertz = number & { readonly __unit?: 'Hz' };
+export type Metres = number & { readonly __unit?: 'm' };
 export type Lux = number & { readonly __unit?: 'lx' };
 export type AmpHours = number & { readonly __unit?: 'Ah' };
 
 /** The units a figure may be typed or shown in. */
-export const UNITS = ['V', 'A', 'Ω', 'W', 'F', 'H', 's', 'Hz', 'lx', 'Ah'] as const;
+export const UNITS = ['V', 'A', 'Ω', 'W', 'F', 'H', 's', 'Hz', 'lx', 'Ah', 'm', 'cd'] as const;
 export type Unit = (typeof UNITS)[number];

@@ -48,9 +48,9 @@ const DRAWINGS: { readonly [K in Drawn]: Draw<K> } = {
       leads={part.params.leads}
     />
   ),
-  speaker: ({ id }, ends) => <LeadsDrawing ends={ends} label={`${id} speaker`} />,
-  pin: ({ id }, ends) => <LeadsDrawing ends={ends} label={`${id} pin`} />,
-  signal: ({ id }, ends) => <LeadsDrawing ends={ends} label={`${id} signal`} />,
+  speaker: ({ id }, ends) => <LeadsDrawing ends={ends} label={id} what="speaker" />,
+  pin: ({ id }, ends) => <LeadsDrawing ends={ends} label={id} what="pin" />,
+  signal: ({ id }, ends) => <LeadsDrawing ends={ends} label={id} what="signal" />,
 };
 
 export function KindDrawing({

@@ -107,9 +107,11 @@ function headline(stage: Stage, sheet: Sheet | undefined, sessions: readonly Giv
 
 const S = (seconds: number) => formatQuantity(seconds, 's', 2);
 
-function sumsHeadline({ timing, pulses, light, loop, design }: LessonSums): string {
+function sumsHeadline({ timing, pulses, light, beam, loop, design }: LessonSums): string {
   if (light?.switches.typical !== undefined)
     return `switches at ${formatQuantity(light.switches.typical, 'lx', 2)}`;
+  if (beam?.switches.typical !== undefined)
+    return `below ${formatQuantity(beam.switches.typical, 'lx', 2)} it sounds`;
   if (timing) return timeHeadline(timing[0]!);
   if (pulses) {
     const { peak, mean } = pulses.lampVolts;

@@ -12,6 +12,7 @@ import {
   OneShotWish,
   ToneWish,
 } from './wish/timerLessons';
+import { BeamAlarmWish } from './wish/beamLesson';
 import { LightSwitchWish } from './wish/lightLessons';
 import { PulsedWish } from './wish/pulsedLesson';
 import { useProblems } from './wish/problems';
@@ -42,6 +43,7 @@ const WISHES: { readonly [Id in PatternId]: (props: WishProps<ParamsOf<Id>>) => 
   tone: ToneWish,
   pulsed: PulsedWish,
   'light-switch': LightSwitchWish,
+  'beam-alarm': BeamAlarmWish,
 };
 
 /** The lesson as a sentence whose underlined words are its inputs. */

@@ -9,6 +9,7 @@ import { rgb } from './rgb';
 import { gauge } from './gauge';
 import { panel } from './panel';
 import { lampCover } from './lampCover';
+import { beamAlarm } from './beamAlarm';
 import { lightSwitch } from './lightSwitch';
 import { pulsed } from './pulsed';
 import { alternate, blink, blinkSimple, chain, oneShot, tone } from './timers';
@@ -34,4 +35,5 @@ export const PATTERN_WORDS: Readonly<Record<PatternId, PatternWords>> = {
   tone,
   pulsed,
   'light-switch': lightSwitch,
+  'beam-alarm': beamAlarm,
 };

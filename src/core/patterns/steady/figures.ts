@@ -1,3 +1,4 @@
+import type { BeamSums } from '../../answers/beam';
 import type { LightSums } from '../../answers/lampInLight';
 import { batteryLife, DIM_AMPS, type BatteryLife } from '../../answers/battery';
 import { brightnessAt, type Brightness } from '../../catalogue/brightness';
@@ -138,6 +139,8 @@ export interface LessonSums {
   readonly pulses?: PulseSums;
   /** How the lamp follows the light, of a lesson with a sensor. */
   readonly light?: LightSums;
+  /** What a beam does to its alarm. */
+  readonly beam?: BeamSums;
   /** What else the circuit wants, and what for. */
   readonly helpers?: readonly Helper[];
   /** The working of a lesson of one lamp, line by line, and the other schools beside it. */

@@ -54,6 +54,7 @@ export interface Helper {
     | 'quiet-supply'
     | 'quiet-control'
     | 'sets-light'
+    | 'sets-hush'
     | 'guards-base';
 }
 

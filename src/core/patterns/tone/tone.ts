@@ -43,10 +43,20 @@ export const tone: Pattern<'tone', ToneParams> = {
     hertz: 440,
     quiet: false,
   }),
-  design: (params, means) => finishTimed((factors) => plan(params, means, factors), means),
+  design: (params, means) => finishTimed((factors) => planTone(params, means, factors), means),
 };
 
-function plan(params: ToneParams, means: Means, factors: Factors): Outcome<PlannedLesson> {
+/**
+ * A chip at a pitch with its speaker.
+ *
+ * @param reset where its reset pin goes; left out, at plus: it always sounds
+ */
+export function planTone(
+  params: ToneParams,
+  means: Means,
+  factors: Factors,
+  reset?: string,
+): Outcome<PlannedLesson> {
   const { family, hertz, amps } = params;
   const supply = supplyFigures(params.supply);
   const unfit = chipRefusals(family, supply.volts);
@@ -89,7 +99,7 @@ function plan(params: ToneParams, means: Means, factors: Factors): Outcome<Plann
     ...chipParts(
       1,
       family,
-      { trigger: timing, threshold: timing, output, discharge },
+      { trigger: timing, threshold: timing, output, discharge, ...(reset ? { reset } : {}) },
       params.quiet ? { across: 'C4', control: 'C3' } : undefined,
     ),
     ...standardParts(1, NAMES, values, capacitors, tolerance),

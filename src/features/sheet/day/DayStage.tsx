@@ -19,7 +19,9 @@ import {
 import { useAsked } from '@/features/asking/useAsked';
 import { saveSvg } from '@/features/plan/saveSvg';
 import { sentences } from '@/messages/findings';
+import { capital } from '@/messages/grammar';
 import { instantWords } from '@/messages/instant';
+import { heldWords } from '@/messages/points';
 import { whyItLights } from '@/messages/pulses';
 import { slug } from '@/ui/download';
 import { Note } from '@/ui/Note';
@@ -85,6 +87,9 @@ export function DayStage({ sheet, request, title, onInstant }: Props) {
           ))}
         </Form.Select>
       </div>
+      {sheet.started && (
+        <p className="soft pt-2">{capital(heldWords(sheet.started))}: this is what follows.</p>
+      )}
       {failure && <Note kind="refusal">{failure}</Note>}
       {reply && !reply.ok && <Note kind="refusal">{sentences(reply.findings)}</Note>}
       {!day && !failure && (!reply || reply.ok) && <p className="soft pt-2">Following the circuit…</p>}

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { LEVELS, type HouseStyle, type Level, type PatternChoice, type Sheet } from '@/core';
 import { LEVEL_WORDS, seen, sumsAt } from '@/messages/levels';
+import { BeamWork } from './BeamWork';
 import { HelperTable } from './HelperTable';
 import { LightWork } from './LightWork';
 import { LampsAtAges } from './LampsAtAges';
@@ -66,6 +67,7 @@ function FullWorking({ sheet, style, choice, onChoice }: Omit<Props, 'level'>) {
       {sums.ways.length > 1 && (
         <WaysTable ways={sums.ways} style={style} choice={choice} onChoice={onChoice} />
       )}
+      {sums.beam && <BeamWork beam={sums.beam} />}
       {sums.timing && <TimingWork timing={sums.timing} choice={choice} onChoice={onChoice} />}
       {sums.turns && <TurnTable turns={sums.turns} />}
       {sums.light && <LightWork light={sums.light} />}

@@ -49,7 +49,7 @@ function SecondsWord({
 }
 
 /** From which supply, with which chip, quiet or not, out of which values. */
-function ChipWords<P extends Common>({
+export function ChipWords<P extends Common>({
   params,
   style,
   problems,
@@ -87,7 +87,7 @@ function ChipWords<P extends Common>({
 }
 
 /** Values that were taken by hand go with the time they were taken for. */
-function anew<P extends { taken?: unknown }>(params: P): P {
+export function anew<P extends { taken?: unknown }>(params: P): P {
   const { taken: _gone, ...rest } = params;
   return rest as P;
 }
@@ -242,21 +242,21 @@ export function ChainWish(props: WishProps<ParamsOf<'chain'>>) {
 
 const readHertz = readWithin('A pitch', 'Hz', 20, 1e7);
 
-export function ToneWish(props: WishProps<ParamsOf<'tone'>>) {
-  const { params, problems, onChange } = props;
-  const set = (change: Partial<ParamsOf<'tone'>>) => onChange({ ...anew(params), ...change });
+/** A tone near a pitch, from a speaker and a chip; whether it shall `sound`, or `sounds` on its own terms. */
+export function SoundWords<P extends ParamsOf<'tone'>>(props: WishProps<P> & { verb: 'sound' | 'sounds' }) {
+  const { params, problems, verb, onChange } = props;
   return (
     <>
-      A tone near{' '}
+      a tone near{' '}
       <Typed
         label="Pitch"
         value={formatEntered(params.hertz, 'Hz')}
         read={readHertz}
-        onValue={(hertz) => set({ hertz })}
+        onValue={(hertz) => onChange({ ...anew(params), hertz })}
         onProblem={problems.of('pitch')}
         width={7}
-      />
-      , with about{' '}
+      />{' '}
+      {verb}, with about{' '}
       <AmpsWord
         label="Current of the speaker"
         amps={params.amps}
@@ -265,6 +265,14 @@ export function ToneWish(props: WishProps<ParamsOf<'tone'>>) {
       />{' '}
       in the speaker
       <ChipWords {...props} />
+    </>
+  );
+}
+
+export function ToneWish(props: WishProps<ParamsOf<'tone'>>) {
+  return (
+    <>
+      Let <SoundWords {...props} verb="sound" />
     </>
   );
 }
