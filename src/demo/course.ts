@@ -114,6 +114,7 @@ export const STOCK: readonly (readonly [StockSpec, number, number, number, strin
   [{ kind: 'potentiometer', ohms: 22000 }, 15, 5, 380, 'drawer C'],
   [{ kind: 'timer', family: 'bipolar' }, 32, 10, 520, 'drawer D'],
   [{ kind: 'timer', family: 'cmos' }, 10, 5, 640, 'drawer D'],
+  [{ kind: 'capacitor', farads: 1e-9, polarised: false }, 40, 25, 190, 'drawer D'],
   [{ kind: 'capacitor', farads: 1e-8, polarised: false }, 40, 25, 190, 'drawer D'],
   [{ kind: 'capacitor', farads: 1e-7, polarised: false }, 60, 25, 190, 'drawer D'],
   [{ kind: 'capacitor', farads: 1e-6, polarised: true }, 30, 20, 220, 'drawer D'],

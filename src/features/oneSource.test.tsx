@@ -166,6 +166,11 @@ describe.each(LESSONS.map((lesson) => [lesson.title, lesson] as const))(
     const talk = talkFor(sheet);
 
     it('traces the current through every part once it has a way', () => {
+      if (sheet.sums.beam) {
+        const { lamp, sensor, trim } = sheet.sums.beam;
+        for (const id of [lamp, sensor, trim, 'R5', 'U1']) expect(talk.path).toContain(id);
+        return;
+      }
       if (sheet.sums.timing) {
         for (const { parts } of sheet.sums.timing)
           for (const id of Object.values(parts)) expect(talk.path).toContain(id);
@@ -183,6 +188,11 @@ describe.each(LESSONS.map((lesson) => [lesson.title, lesson] as const))(
     });
 
     it('adds the volts along the way up to those at the supply’s ends', () => {
+      if (sheet.sums.beam) {
+        expect(talk.sum).toContain(sheet.sums.beam.sensor);
+        expect(talk.sum).toContain(sheet.sums.beam.trim);
+        return;
+      }
       if (sheet.sums.timing) {
         for (const { ideal, solved } of sheet.sums.timing)
           for (const { high } of [ideal, solved])

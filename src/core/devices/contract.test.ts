@@ -3,7 +3,7 @@ import type { Part } from '../circuit/circuit';
 import { compile, type Compiled } from '../circuit/compile';
 import { deviceOf } from '../circuit/deviceOf';
 import { circuitOf, supplyPart } from '../../../tests/support/circuits';
-import { at, Code, num } from '../numerics/code';
+import { apply, at, Code, num } from '../numerics/code';
 import { assemble } from '../numerics/machine';
 import { FIRST_PIN, isProblem, type Equations, type Instance, type Regime } from './device';
 import { DEVICES, KINDS } from './index';
@@ -101,19 +101,25 @@ function writtenAlone(compiled: Compiled, { write }: Instance) {
   const [entries, size] = [compiled.coordinates.rows.length, compiled.size];
   const code = new Code();
   const elsewhere = code.keep(num(0));
-  const remembered: number[] = [];
+  const cells: (number | (() => number))[] = [];
   const end = entries + 2 * (size + 1);
   write!({
     code,
     x: (index) => (index < size ? at(entries + size + 1 + index) : num(0)),
     flow: (row, amps) => void (row < size && code.add(entries + row, amps)),
     slope: (place, siemens) => void (place > 0 && code.add(place, siemens)),
-    remember: (first) => end + remembered.push(first) - 1,
+    remember: (first) => end + cells.push(first) - 1,
+    figure: (read) => at(end + cells.push(read) - 1),
+    tangent: 1e-5,
+    mayFall: apply('more', num(1), num(0)),
     readElsewhere: () => void code.set(elsewhere, num(1)),
   });
   code.put(elsewhere.value);
-  const machine = assemble(end + remembered.length, code)!;
-  machine.memory.set(remembered, end);
+  const machine = assemble(end + cells.length, code)!;
+  machine.memory.set(
+    cells.map((cell) => (typeof cell === 'number' ? cell : cell())),
+    end,
+  );
   return machine;
 }
 

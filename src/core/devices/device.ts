@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import type { Code, Value } from '../numerics/code';
+import type { Volts } from '../quantities/units';
 import type { Latch, Storage, Wave } from './dynamics';
 
 /**
@@ -136,8 +137,14 @@ export interface Writing {
   flow(row: number, amps: Value): void;
   /** Adds to a place of the Jacobian. */
   slope(place: number, siemens: Value): void;
-  /** A number that stays from step to step: its place. */
+  /** A number that stays from step to step: its place. What is no number at first is so again where nothing is known. */
   remember(first: number): number;
+  /** A figure that a knob may move between solves. */
+  figure(read: () => number): Value;
+  /** A curve that was read within so many volts is taken by its tangent there. */
+  readonly tangent: Volts;
+  /** Whether it may follow a current down its curve: in early steps, from where this very solve has read it. */
+  readonly mayFall: Value;
   /** The curve was read elsewhere than at x, as `limited` says. */
   readElsewhere(): void;
 }

@@ -1,7 +1,6 @@
 import { THERMAL_VOLTS } from '../quantities/constants';
 import type { Amps, Volts } from '../quantities/units';
 import { apply, at, less, num, size, sum, times, type Value } from '../numerics/code';
-import { LIMITS } from '../numerics/limits';
 import { exp as written } from '../numerics/functions';
 import type { Equations, Writing } from './device';
 import { StepLimit } from './limiting';
@@ -38,7 +37,7 @@ export class Exponential {
     const { code } = writing;
     const { near, place } = this.limit.write(writing, volts);
     const siemens = writing.remember(0);
-    code.unless(apply('less', size(less(near.value, at(place))), num(LIMITS.tangentVolts)), () => {
+    code.unless(apply('less', size(less(near.value, at(place))), num(writing.tangent)), () => {
       code.store(place, near.value);
       const within = apply('min', near.value, num(this.straight));
       const grown = written(times(within, num(1 / THERMAL_VOLTS)));

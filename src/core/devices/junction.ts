@@ -49,6 +49,12 @@ export function mergeJunction(
   return { vf, at, n, rs };
 }
 
+/** A junction's curve as code: current and slope in locals, and the volts at a forward current above zero. */
+interface WrittenJunction {
+  read(volts: Value): { readonly amps: Value; readonly siemens: Value };
+  voltsAt(amps: Value): Value;
+}
+
 /**
  * Current and slope of a junction with series ohms, in closed form:
  * I = Is·(exp(Vj/(n·VT)) − 1), V = Vj + rs·I, so I + Is = (n·VT/rs)·ω((V + rs·Is)/(n·VT) + ln(rs·Is/(n·VT))).
@@ -83,30 +89,26 @@ export class Junction {
     this.siemens = y / (this.rs * (1 + y)) + LIMITS.junctionSiemens;
   }
 
-  /** `evaluate` as code: locals with current and slope. */
-  write(
-    { code }: Writing,
-    volts: Value,
-    known: number,
-    before: Value,
-  ): { readonly amps: Value; readonly siemens: Value } {
-    const { unit, rs, saturation, offset } = this;
-    const z = code.keep(sum(times(volts, num(1 / unit)), num(offset))).value;
-    const y = omegaFrom(code, z, place(known), times(less(volts, before), num(1 / unit)));
-    code.store(known, y);
+  /** Its curve as code. */
+  written(writing: Writing): WrittenJunction {
+    const { unit, rs } = this;
+    const { code } = writing;
+    const saturation = writing.figure(() => this.saturation);
+    const offset = writing.figure(() => this.offset);
+    const [z, y] = [writing.remember(NaN), writing.remember(0)];
     const leak = num(LIMITS.junctionSiemens);
-    const amps = sum(times(y, num(unit / rs)), num(-saturation), times(volts, leak));
-    const siemens = sum(over(y, times(num(rs), sum(num(1), y))), leak);
-    return { amps: code.keep(amps).value, siemens: code.keep(siemens).value };
-  }
-
-  /** `voltsAt` as code. */
-  writeVoltsAt(amps: Value): Value {
-    const { rs, unit, saturation } = this;
-    return sum(
-      times(num(rs), amps),
-      times(num(unit), writtenLog(sum(num(1), times(amps, num(1 / saturation))))),
-    );
+    return {
+      read(volts) {
+        const here = code.keep(sum(times(volts, num(1 / unit)), offset)).value;
+        const omega = omegaFrom(code, here, place(y), less(here, place(z)));
+        code.store(z, here).store(y, omega);
+        const amps = less(sum(times(omega, num(unit / rs)), times(volts, leak)), saturation);
+        const siemens = sum(over(omega, times(num(rs), sum(num(1), omega))), leak);
+        return { amps: code.keep(amps).value, siemens: code.keep(siemens).value };
+      },
+      voltsAt: (amps) =>
+        sum(times(num(rs), amps), times(num(unit), writtenLog(sum(num(1), over(amps, saturation))))),
+    };
   }
 
   /** Volts across junction and series ohms at a forward current above zero. */
@@ -148,22 +150,24 @@ export function junctionInstance(figures: JunctionFigures, at: Seat, inside: Ohm
       stamp.add(eq, junction.amps + junction.siemens * (volts - near), junction.siemens);
     },
     write(writing) {
-      const { code, x, remember, readElsewhere } = writing;
+      const { code, x, tangent, mayFall, remember, readElsewhere } = writing;
       const volts = code.keep(less(x(anode), x(cathode))).value;
       const { near, place: before } = limit.write(writing, volts);
-      const [amps, siemens, omega] = [remember(0), remember(0), remember(0)];
-      // Down a curve Newton's method goes n·VT at a time; where it is a current that falls, the volts at that current are
-      // near, and where it falls to nothing or turns, those at a thousandth of it.
-      code.when(apply('less', volts, less(place(before), num(FALL * junction.unit))), () => {
+      const [amps, siemens] = [remember(0), remember(0)];
+      const curve = junction.written(writing);
+      // Down a curve Newton's method goes n·VT at a time; where it is a current that falls, the volts at what is left of it
+      // are near.
+      const falls = apply('less', volts, less(place(before), num(FALL * junction.unit)));
+      code.when(apply('and', mayFall, falls), () => {
         const falling = sum(place(amps), times(place(siemens), less(volts, place(before))));
-        const left = code.keep(apply('max', falling, times(num(1e-3), place(amps)))).value;
+        const left = code.keep(falling).value;
         code.when(apply('more', left, num(0)), () => {
-          code.set(near, apply('min', volts, junction.writeVoltsAt(left)));
+          code.set(near, curve.voltsAt(left));
           readElsewhere();
         });
       });
-      code.unless(apply('less', size(less(near.value, place(before))), num(LIMITS.tangentVolts)), () => {
-        const read = junction.write(writing, near.value, omega, place(before));
+      code.unless(apply('less', size(less(near.value, place(before))), num(tangent)), () => {
+        const read = curve.read(near.value);
         code.store(before, near.value).store(amps, read.amps).store(siemens, read.siemens);
       });
       const slope = code.keep(place(siemens)).value;

@@ -134,13 +134,14 @@ function instance(p: TransistorParams, at: Seat): Instance {
       const minus = (value: Value) => less(num(0), value);
       const back = 1 + 1 / p.betaR;
       const ic = keep(times(num(sign), less(f.amps, times(num(back), r.amps), times(num(leak), vbc))));
-      const through = sum(times(num(1 / betaF), f.amps), times(num(1 / p.betaR), r.amps));
+      const byGain = writing.figure(() => 1 / betaF);
+      const through = sum(times(byGain, f.amps), times(num(1 / p.betaR), r.amps));
       const ib = keep(times(num(sign), sum(through, times(num(leak), sum(vbe, vbc)))));
       flow(c, ic);
       flow(b, ib);
       flow(e, minus(sum(ic, ib)));
       const icR = keep(sum(times(num(back), r.siemens), num(leak)));
-      const ibF = keep(sum(times(num(1 / betaF), f.siemens), num(leak)));
+      const ibF = keep(sum(times(byGain, f.siemens), num(leak)));
       const ibR = keep(sum(times(num(1 / p.betaR), r.siemens), num(leak)));
       slope(cc!, icR);
       slope(cb!, less(f.siemens, icR));

@@ -6,6 +6,8 @@ export const LIMITS = {
   stageSteps: 12,
   /** Stages of a run after which straight-line code for them pays. */
   compileAfter: 500,
+  /** Steps in which Newton may follow a current down a curve; from then on, as far as plain steps go. */
+  fallingSteps: 8,
   /** Largest KCL residual, relative to the largest current that flows. */
   residualRelative: 1e-11,
   /** Residual that always counts as settled, in amps: far below what any part here can show. */

@@ -42,7 +42,11 @@ const SPELLINGS: Readonly<Record<string, Unit>> = {
   lx: 'lx',
   lux: 'lx',
   Ah: 'Ah',
+  cd: 'cd',
 };
+
+/** A metre has the letter of a prefix: lengths are read by themselves. */
+const LENGTH = /^([pnuµμmckKMG]?)m$/u;
 
 const NUMBER = /^([+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)(?:[eE][+-]?\d+)?)\s*(.*)$/u;
 /** `4k7`, `4R7`, `2V2`, `1M5`: the prefix or unit stands where the decimal point would. */
@@ -68,7 +72,7 @@ export function parseQuantity(text: string, unit: Unit, bareScale = 1): Outcome<
   if (/^[+-]?\d{1,3},\d{3}\b/u.test(typed)) {
     return refused(finding('ambiguous-comma', { typed, unit }));
   }
-  const parsed = letterPoint(typed) ?? plain(typed, bareScale);
+  const parsed = (unit === 'm' ? length(typed) : letterPoint(typed)) ?? plain(typed, bareScale);
   if (!parsed || !Number.isFinite(parsed.value)) {
     return refused(finding('not-a-figure', { typed, unit }));
   }
@@ -86,6 +90,14 @@ function letterPoint(typed: string): Parsed | undefined {
   if (rest !== '' && SPELLINGS[rest] === undefined) return undefined;
   const value = raised(`${whole}.${fraction}`, PREFIX[letter] ?? 0);
   return unit ? { value, unit } : { value };
+}
+
+function length(typed: string): Parsed | undefined {
+  const [, digits = '', tail = ''] = NUMBER.exec(typed) ?? [];
+  const prefix = LENGTH.exec(tail.trim())?.[1];
+  if (prefix === undefined) return undefined;
+  const power = prefix === 'c' ? -2 : (PREFIX[prefix] ?? 0);
+  return { value: raised(digits.replace(',', '.'), power), unit: 'm' };
 }
 
 function plain(typed: string, bareScale: number): Parsed | undefined {

@@ -1,7 +1,8 @@
 import type { Compiled } from '../circuit/compile';
 import { LIMITS } from '../numerics/limits';
+import type { Volts } from '../quantities/units';
 import { SparseLu } from '../numerics/sparseLu';
-import { StageMachine } from './stageMachine';
+import { NewtonMachine } from './newtonMachine';
 
 /** Looked up once: these stand in the innermost loops. */
 const { abs, max } = Math;
@@ -24,7 +25,9 @@ export class Newton {
   private readonly before: Float64Array;
   private readonly pins = new Float64Array(16);
   private shunt = 0;
-  private machine: StageMachine | undefined;
+  /** Straight-line code for the stages of a run, and for the circuit at rest. */
+  private ofStages: NewtonMachine | undefined;
+  private atRest: NewtonMachine | undefined;
   private stages = 0;
   residual = 0;
   worst = 0;
@@ -42,6 +45,7 @@ export class Newton {
    * @returns whether it settled; x then holds the solution
    */
   settle(): boolean {
+    if (this.atRest && this.byCode(this.atRest)) return true;
     this.compiled.equations.limiting = true;
     return this.iterate(false, 0);
   }
@@ -66,16 +70,35 @@ export class Newton {
     // Junctions are limited from where the stage before left them: a guess may lie far up their curves.
     equations.limiting = true;
     this.shunt = 0;
-    const settled = this.compiledStages()?.settle(enough, LIMITS.stageSteps);
-    if (settled !== undefined) return settled;
+    const machine = this.compiledStages();
+    if (machine?.settleStage(enough)) return true;
+    // Where code does not come to an end, the stamped parts try from the same guess, as if nothing had been read before.
+    equations.fresh = machine !== undefined;
     return this.settleStamped(enough);
   }
 
   /** Straight-line code for stages, once there have been so many that it pays, in the order of pivots that serves then. */
-  private compiledStages(): StageMachine | undefined {
-    if (!this.machine && ++this.stages % LIMITS.compileAfter === 0 && this.lu.order)
-      this.machine = StageMachine.of(this.compiled, this.lu.order);
-    return this.machine;
+  private compiledStages(): NewtonMachine | undefined {
+    if (!this.ofStages && ++this.stages % LIMITS.compileAfter === 0)
+      this.ofStages = this.machine(LIMITS.tangentVolts);
+    return this.ofStages;
+  }
+
+  /** From here on the circuit at rest is solved by straight-line code: worth it for many hundreds of solves. */
+  hasten(): void {
+    this.atRest ??= this.machine(-1);
+  }
+
+  private machine(tangent: Volts): NewtonMachine | undefined {
+    return this.lu.order && NewtonMachine.of(this.compiled, this.lu.order, tangent);
+  }
+
+  private byCode(machine: NewtonMachine): boolean {
+    const before = machine.iterations;
+    const settled = machine.settleAtRest();
+    this.iterations += machine.iterations - before;
+    this.residual = machine.residual;
+    return settled;
   }
 
   private settleStamped(enough: number): boolean {

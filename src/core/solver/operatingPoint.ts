@@ -42,6 +42,11 @@ export class OperatingPoint {
     return this.outcome(this.latches.length ? this.settleLatches(light) : this.settle(light));
   }
 
+  /** Before very many solves, with other figures each. */
+  hasten(): void {
+    if (!this.lit) this.newton.hasten();
+  }
+
   /** Latches take the state that their volts call for, until they agree. */
   private settleLatches(light: LightStart): boolean {
     const { x } = this.compiled.equations;

@@ -233,3 +233,17 @@ describe('a fast timer that a slow one lets run', () => {
     expect(cycles['slow']).not.toHaveProperty('bursts');
   });
 });
+
+describe('the sound lights', () => {
+  it('are followed through every turn of their lamps, with the means of a run that is a hundred times as fine', () => {
+    const circuit = made(soundLights([20, 440, 8000]));
+    const usual = followed(circuit, { seconds: 0.05 });
+    const fine = run(circuit, { seconds: 0.05 }, { control: { relative: 1e-6, absolute: 1e-9 } });
+    if (!fine.ok) throw new Error('refused');
+    // At least twelve steps a period of the highest tone; no more than a few times as many.
+    expect(usual.steps).toBeGreaterThan(12 * 8000 * 0.05);
+    expect(usual.steps).toBeLessThan(4 * 12 * 8000 * 0.05);
+    for (const lamp of ['DH1', 'DM1', 'DL1'])
+      expect(Math.abs(usual.means[lamp]! / fine.value.means[lamp]! - 1)).toBeLessThan(5e-3);
+  });
+});

@@ -1,4 +1,4 @@
-import { BEAM_LAMPS, formatEntered, ROOMS, type Outcome, type ParamsOf } from '@/core';
+import { BEAM_LAMPS, formatEntered, ROOMS, type ParamsOf } from '@/core';
 import { Choice, Typed } from '@/features/wish/Words';
 import { readWithin } from '@/features/wish/readers';
 import { SCENE_WORDS } from '@/messages/light';
@@ -7,16 +7,7 @@ import { AmpsWord } from './CommonWords';
 import { SoundWords } from './timerLessons';
 import type { WishProps } from './wishProps';
 
-const readDistance = readWithin('A distance', 'm', 0.02, 20);
-/** Bare numbers are metres; centimetres and millimetres may be said. */
-function readMetres(typed: string): Outcome<number> {
-  const [, figure, unit] = /^\s*([\d.,]+)\s*(m|cm|mm)\s*$/u.exec(typed) ?? [];
-  if (figure === undefined) return readDistance(typed);
-  const scale = unit === 'cm' ? 0.01 : unit === 'mm' ? 0.001 : 1;
-  const value = Number(figure.replace(',', '.')) * scale;
-  return readDistance(Number.isFinite(value) ? String(value) : typed);
-}
-
+const readMetres = readWithin('A distance', 'm', 0.02, 20);
 const rooms = ROOMS.map((room): [(typeof ROOMS)[number], string] => [room, SCENE_WORDS[room]]);
 
 export function BeamAlarmWish(props: WishProps<ParamsOf<'beam-alarm'>>) {
