@@ -38,8 +38,8 @@ export const coreApi = {
   judge(session: SessionExpectation, benches: readonly (readonly Noted[])[]): JudgedBench[] {
     return benches.map((noted) => judgeBench(session, noted));
   },
-  slice(circuit: Circuit, seed: number, from: number, to: number) {
-    return drawSlice(circuit, seed, from, to);
+  slice(circuit: Circuit, seed: number, from: number, to: number, all: number) {
+    return drawSlice(circuit, seed, from, to, all);
   },
   gather(circuit: Circuit, slices: readonly Slice[], options: BandOptions) {
     return bandsOf(circuit, slices, options);

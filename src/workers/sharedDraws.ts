@@ -2,7 +2,7 @@ import { BAND_DEFAULTS, type BandOptions, type Circuit, type Draws, type Outcome
 
 /** Who draws: a worker, or the core itself. */
 export interface Drawer {
-  slice(circuit: Circuit, seed: number, from: number, to: number): Promise<Outcome<Slice>>;
+  slice(circuit: Circuit, seed: number, from: number, to: number, all: number): Promise<Outcome<Slice>>;
   gather(circuit: Circuit, slices: readonly Slice[], options: BandOptions): Promise<Outcome<Draws>>;
 }
 
@@ -39,7 +39,7 @@ export function shareDraws(
     while (next < count && !cancelled && !refusal) {
       const at = next++;
       const to = Math.min(options.samples, (at + 1) * AT_A_TIME);
-      const slice = await drawer.slice(circuit, options.seed, at * AT_A_TIME, to);
+      const slice = await drawer.slice(circuit, options.seed, at * AT_A_TIME, to, options.samples);
       if (!slice.ok) {
         refusal = slice;
         return;

@@ -8,6 +8,8 @@ export const LIMITS = {
   compileAfter: 500,
   /** Steps in which Newton may follow a current down a curve; from then on, as far as plain steps go. */
   fallingSteps: 8,
+  /** Draws in a row from which straight-line code pays for them. */
+  hastenDraws: 1000,
   /** Largest KCL residual, relative to the largest current that flows. */
   residualRelative: 1e-11,
   /** Residual that always counts as settled, in amps: far below what any part here can show. */

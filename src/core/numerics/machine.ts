@@ -1,5 +1,4 @@
-import type { Code } from './code';
-import { F64, leb, SIZE } from './code';
+import { F64, leb, SIZE, type Code } from './code';
 import { FUNCTIONS } from './functions';
 
 const PAGE = 65_536;
@@ -8,6 +7,14 @@ export interface Machine {
   readonly memory: Float64Array;
   /** Runs the code once. @returns what it leaves on the stack */
   run(): number;
+}
+
+/** What is used of WebAssembly: the core is compiled without the types of any surroundings. */
+interface Translator {
+  readonly Module: new (bytes: Uint8Array) => object;
+  readonly Instance: new (module: object) => {
+    readonly exports: { readonly memory: { readonly buffer: ArrayBuffer }; run(): number };
+  };
 }
 
 /**
@@ -19,8 +26,8 @@ export interface Machine {
 export function assemble(places: number, code: Code): Machine | undefined {
   const pages = Math.ceil((places * SIZE) / PAGE);
   try {
-    const { exports } = new WebAssembly.Instance(new WebAssembly.Module(moduleOf(pages, code)));
-    const { memory, run } = exports as { memory: WebAssembly.Memory; run: () => number };
+    const { Module, Instance } = (globalThis as unknown as { WebAssembly: Translator }).WebAssembly;
+    const { memory, run } = new Instance(new Module(moduleOf(pages, code))).exports;
     return { memory: new Float64Array(memory.buffer, 0, places), run };
   } catch {
     return undefined;

@@ -24,7 +24,6 @@ export function sample(
 ): Slice {
   const { compiled, point } = bench;
   const restore = remember(bench);
-  point.hasten();
   const values = probes.map(() => new Float64Array(to - from));
   let kept = 0;
   for (let draw = from; draw < to; draw++) {

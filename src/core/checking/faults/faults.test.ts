@@ -15,10 +15,18 @@ const changes = (run: DryRun) => run.lamps.map(({ part, change }) => `${part} ${
 const only = (runs: readonly DryRun[], code: FaultCode) => runs.filter((run) => run.code === code);
 
 const BOARDS = ['half', 'full-split', 'strip', 'pad', 'card'] as const;
-const LONG: ReadonlySet<string> = new Set(['alternate', 'chain']);
+const LONG: ReadonlySet<string> = new Set([
+  'blink',
+  'blink-simple',
+  'one-shot',
+  'alternate',
+  'chain',
+  'tone',
+  'beam-alarm',
+]);
 
 describe.each(PATTERN_IDS)('mistakes of %s', (pattern) => {
-  // A lesson of two chips is followed for seconds with every mistake: two boards tell as much as five.
+  // A lesson that moves is followed for seconds with every mistake: two boards tell as much as five.
   const boards = LONG.has(pattern) ? (['half', 'pad'] as const) : BOARDS;
   it.each(boards)('on %s all settle, each once', (board) => {
     const made = (() => {
