@@ -7,7 +7,9 @@ export const LIMITS = {
   /** Stages of a run after which straight-line code for them pays. */
   compileAfter: 500,
   /** Steps in which Newton may follow a current down a curve; from then on, as far as plain steps go. */
-  fallingSteps: 8,
+  fallingSteps: 12,
+  /** Stages in a row that straight-line code may fail to settle, each shorter than the one before, until the stamped parts try. */
+  codeFailures: 3,
   /** Draws in a row from which straight-line code pays for them. */
   hastenDraws: 1000,
   /** Largest KCL residual, relative to the largest current that flows. */

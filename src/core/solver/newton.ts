@@ -29,6 +29,8 @@ export class Newton {
   private ofStages: NewtonMachine | undefined;
   private atRest: NewtonMachine | undefined;
   private stages = 0;
+  /** Stages in a row that code has not settled. */
+  private failed = 0;
   residual = 0;
   worst = 0;
   iterations = 0;
@@ -71,9 +73,15 @@ export class Newton {
     equations.limiting = true;
     this.shunt = 0;
     const machine = this.compiledStages();
-    if (machine?.settleStage(enough)) return true;
-    // Where code does not come to an end, the stamped parts try from the same guess, as if nothing had been read before.
-    equations.fresh = machine !== undefined;
+    if (machine) {
+      if (machine.settleStage(enough)) {
+        this.failed = 0;
+        return true;
+      }
+      if (++this.failed < LIMITS.codeFailures) return false;
+      // Where code does not come to an end, the stamped parts try from the same guess, as if nothing had been read before.
+      equations.fresh = true;
+    }
     return this.settleStamped(enough);
   }
 

@@ -48,8 +48,8 @@ export function layoutOf({ size, coordinates }: Compiled, order: Ordering): Layo
 /**
  * The whole step: what bends is stamped above what the straight parts have left, both are eliminated, x is moved, and
  * the stamps are cleared for the next step. It answers with the largest move of a node in volts: infinite where a curve
- * was read elsewhere than at x, no number where the order of pivots does not suit any more. At `left` stands the largest
- * current that was left over at any node before the move.
+ * was read elsewhere than at x, no number where the order of pivots does not suit any more. Where no tangent serves, there
+ * stands at `left` the largest current that was left over at any node before the move.
  *
  * @param cells takes the parts' own
  */
@@ -82,7 +82,8 @@ export function codeOf(
   const [straight, bent] = [booked(true), booked(false)];
   const rowOf = Array.from({ length: unknowns }, (): number[] => []);
   for (const place of straight) if (place > 0) rowOf[rows[place]!]!.push(place);
-  code.store(layout.left, num(0));
+  const exact = tangent < 0;
+  if (exact) code.store(layout.left, num(0));
   const solution = writeElimination(code, order, {
     factors: layout.factors,
     inverse: layout.inverse,
@@ -99,7 +100,7 @@ export function codeOf(
       );
       const none = num(0);
       const value = less(none, at(layout.baseResidual + row), at(layout.bentResidual + row), ...products);
-      if (row >= nodeCount) return value;
+      if (row >= nodeCount || !exact) return value;
       const kept = code.keep(value).value;
       code.store(layout.left, apply('max', at(layout.left), size(kept)));
       return kept;

@@ -85,7 +85,7 @@ export class NewtonMachine {
    */
   settleStage(enough: Volts): boolean {
     this.beginStage();
-    return this.settle(LIMITS.stageSteps, (moved) => moved < enough);
+    return this.settle(LIMITS.stageSteps, enough, false);
   }
 
   /**
@@ -97,10 +97,11 @@ export class NewtonMachine {
     this.refresh();
     this.above.fresh = true;
     this.stamp(this.straight, undefined);
-    return this.settle(LIMITS.newtonSteps, (moved) => moved < LIMITS.stepVolts && this.small());
+    return this.settle(LIMITS.newtonSteps, LIMITS.stepVolts, true);
   }
 
-  private settle(steps: number, enough: (moved: Volts) => boolean): boolean {
+  /** @param rested what is left over must be next to nothing too */
+  private settle(steps: number, enough: Volts, rested: boolean): boolean {
     const { equations, size } = this.compiled;
     const { above, bent, memory, layout } = this;
     for (let i = 0; i < size; i++) above.x[i] = equations.x[i]!;
@@ -111,7 +112,7 @@ export class NewtonMachine {
       above.fresh = false;
       memory[layout.falls] = i > 0 && i < LIMITS.fallingSteps ? 1 : 0;
       const moved = this.step();
-      if (!above.limited && enough(moved)) {
+      if (moved < enough && !above.limited && (!rested || this.small())) {
         for (let k = 0; k < size; k++) equations.x[k] = above.x[k]!;
         return true;
       }
