@@ -160,10 +160,10 @@ export const TIMER_LESSONS: readonly LessonContent[] = [
         {
           name: 'twin lead, 0.6 m',
           each: 1,
-          use: 'Solder the lamp to one end: the other goes into the board',
+          use: '',
         },
-        { name: 'magnifying lens', each: 1, use: 'Stand it a finger’s width before the lamp' },
-        { name: 'black straw', each: 1, use: 'Push it over the sensor: it looks at the lamp alone' },
+        { name: 'magnifying lens', each: 1, use: '' },
+        { name: 'black straw', each: 1, use: '' },
       ],
       ageGroup: '13 and up',
       level: 'full working',

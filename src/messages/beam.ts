@@ -105,5 +105,12 @@ export function beamLampWords({ metres, sensor, lens }: BeamSums): string {
 
 /** How the sensor is set up. */
 export function beamSensorWords({ lamp, hood }: BeamSums): string {
-  return `Either way round is right. Its face looks at ${lamp}${hood ? ', down the hood, so that the room’s light does not reach it' : ''}.`;
+  return hood
+    ? `Either way round is right. Push the hood over it now, and turn it to where ${lamp} will stand: the room’s light must not reach it.`
+    : `Either way round is right. Its face looks at ${lamp}.`;
+}
+
+/** In which light a part-built alarm is tested: before its lamp stands, only the room's falls on the sensor. */
+export function beamGateWords({ sensor, hood, room }: BeamSums): string {
+  return `Where ${sensor} is in by now, it stands ${SCENE_WORDS[room]}${hood ? ', under its hood' : ''}.`;
 }

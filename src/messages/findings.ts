@@ -82,9 +82,9 @@ const SENTENCES: Sentences = {
   'same-light': ({ scene }) =>
     `The lamp cannot be lit and dark in the same light (${SCENE_WORDS[scene as Scene]}): choose two lights.`,
   'beam-too-weak': ({ whole, cut, metres, nearest }) =>
-    `At ${formatEntered(metres, 'm')} the beam makes ${formatQuantity(whole, 'lx', 2)} of the room’s ${formatQuantity(cut, 'lx', 2)} on the sensor: too little to tell apart. From ${formatQuantity(nearest, 'm', 2)} it works; or put a hood over the sensor, a lens before the lamp, or less light into the room.`,
+    `At ${formatEntered(metres, 'm')} the beam makes ${formatQuantity(whole, 'lx', 2)} of the room’s ${formatQuantity(cut, 'lx', 2)} on the sensor: too little to tell apart. ${withinReach(nearest)}put a hood over the sensor, a lens before the lamp, or less light into the room.`,
   'beam-needs-light': ({ whole, least, nearest }) =>
-    `The bipolar chip’s own reset current wants more than ${formatQuantity(least, 'lx', 2)} on the sensor, and the beam leaves ${formatQuantity(whole, 'lx', 2)}. From ${formatQuantity(nearest, 'm', 2)} it works; the CMOS chip does without.`,
+    `The bipolar chip’s own reset current wants more than ${formatQuantity(least, 'lx', 2)} on the sensor, and the beam leaves ${formatQuantity(whole, 'lx', 2)}. ${withinReach(nearest)}take the CMOS chip, which does without.`,
   'beam-sort': ({ low, high, pot }) =>
     high > 0
       ? `Sensors of one sort differ: with some the alarm would sound always, or never. ${pot > 0 ? `A trim potentiometer of ${formatOhms(pot)} in the place of R4 covers` : 'Measure yours, or choose R4 between'} ${formatQuantity(low, 'Ω', 2)} to ${formatQuantity(high, 'Ω', 2)}.`
@@ -228,6 +228,16 @@ const OVER = {
 } as const;
 
 /** `red+red+blue` as 2 red and 1 blue. */
+/** Nearer than this no lamp and sensor are set up. */
+const NEAREST_METRES = 0.02;
+
+/** The distance at which a beam does, before what else may be done. */
+function withinReach(metres: number): string {
+  return metres < NEAREST_METRES
+    ? 'No distance makes up for it: '
+    : `From ${formatQuantity(metres, 'm', 2)} it works; or `;
+}
+
 function countedLamps(lamps: string): string {
   const counts = new Map<string, number>();
   for (const lamp of lamps.split('+')) counts.set(lamp, (counts.get(lamp) ?? 0) + 1);

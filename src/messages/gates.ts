@@ -81,11 +81,16 @@ function afterPower(gate: Gate, sheet: Sheet): StepWords {
 }
 
 /** Of a build that sounds: what is heard. */
-function heardWords({ sums }: Sheet): string | undefined {
-  const [chip] = sums.timing ?? [];
-  const tone = chip && `A tone of about ${formatQuantity(chip.hertz, 'Hz', 2)} is heard`;
-  if (sums.beam) return `${tone}; take the hand away, and it is silent.`;
-  return chip && sums.design.lamps.length === 0 ? `${tone}, all the time.` : undefined;
+function heardWords({ built, circuit }: Sheet): string | undefined {
+  // As the board that is laid out makes it: it may be another than the one that is wanted.
+  for (const { code, data } of built.findings) {
+    const hertz = 'hertz' in data && typeof data.hertz === 'number' ? data.hertz : 0;
+    const tone = `A tone of about ${formatQuantity(hertz, 'Hz', 2)} is heard`;
+    if (code === 'sounds') return `${tone}, all the time.`;
+    if (code === 'sound-waits') return `${tone}; take the hand away, and it is silent.`;
+    if (code === 'stays-silent') return 'Nothing is heard.';
+  }
+  return circuit.parts.some(({ kind }) => kind === 'speaker') ? 'Nothing is heard.' : undefined;
 }
 
 /** Of a build that waits for its button: how long one press lights it. */

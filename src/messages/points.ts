@@ -61,7 +61,7 @@ function placeWords(point: Checkpoint): string {
   switch (point.measure) {
     case 'volts':
     case 'meanVolts':
-      return `${probed(point.part, point.kind, point.from.pin, point.to.pin)}${point.measure === 'meanVolts' && !FED_BY.has(point.kind) ? '; the mean while it comes and goes' : ''}`;
+      return `${probed(point.part, point.kind, point.from.pin, point.to.pin)}${point.measure === 'meanVolts' && !FED_BY.has(point.kind) && point.kind !== 'ldr' ? '; the mean while it comes and goes' : ''}`;
     case 'amps':
     case 'meanAmps':
       // Not every supply has leads: a coin cell lies between its tapes, a port has a plug.

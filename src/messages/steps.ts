@@ -13,7 +13,7 @@ import {
   type Sheet,
   type Step,
 } from '@/core';
-import { beamLampWords } from './beam';
+import { beamGateWords, beamLampWords } from './beam';
 import { gateWords, holdWords, readingWords, seenWords, swingWords } from './gates';
 import { article, capital, listed } from './grammar';
 import { capacitorWords, furtherWords, helpOf, timeOf, timerWords } from './chipSteps';
@@ -226,6 +226,7 @@ function testWords({ block, of, gate }: Of<'block-gate'>, sheet: Sheet): StepWor
     detail: [
       'Power on for a moment, minus first.',
       holdWords(gate),
+      sheet.sums.beam && beamGateWords(sheet.sums.beam),
       seenWords(gate, sheet),
       ...gate.swings.map(swingWords),
       ...gate.readings.map(readingWords),

@@ -111,7 +111,8 @@ function soundIn(part: string, seen: Observation): Finding[] {
   if (beams.length === 0) return [];
   for (const lamp of beams) {
     const cut = observe(withHeld(seen.circuit, { [lamp]: 'cut' }));
-    const then = cut.ok ? pitchOf(part, cut.value) : undefined;
+    if (!cut.ok) return [];
+    const then = pitchOf(part, cut.value);
     if (then !== undefined) return [finding('sound-waits', { part, lamp, hertz: then }, 'note')];
   }
   return [finding('stays-silent', { part }, 'warning')];

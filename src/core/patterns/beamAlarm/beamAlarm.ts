@@ -3,6 +3,7 @@ import {
   aimLux,
   beamLux,
   beamSums,
+  hushOhms,
   leastLux,
   luxPerAmp,
   nearestFor,
@@ -141,7 +142,8 @@ function hushFor(params: BeamAlarmParams, { shelf, style }: Means): Outcome<numb
   const drawer = valuesOf(shelf, params.values ?? style.values);
   const best = drawer.reduce((a, b) => (off(b) < off(a) ? b : a));
   if (off(best) < Infinity) return accepted(best);
-  return refused(finding('no-resistor-in-drawer', { ohms: 1e6, largest: Math.max(...drawer) }));
+  const ohms = hushOhms(hush, aim) ?? Infinity;
+  return refused(finding('no-resistor-in-drawer', { ohms, largest: Math.max(...drawer) }));
 }
 
 /** The beam must at least double what the sensor sees; what is proposed has a tenth more. */
