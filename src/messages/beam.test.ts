@@ -1,6 +1,5 @@
 import { patternSheet } from '../../tests/support/sheets';
-import type { Sheet } from '@/core';
-import { asBuilt } from '@/core/board/asBuilt';
+import { asBuilt, type Sheet } from '@/core';
 import { beamLines, beamWords, rowWords } from './beam';
 import { stepWords } from './steps';
 
