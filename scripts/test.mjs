@@ -16,13 +16,18 @@ mkdirSync(out, { recursive: true });
 
 let passed = 0;
 let failed = 0;
+/** What failed, by name: said again at the end, where it is looked for first. */
+const names = [];
 
 /** Runs one check that passes or fails as a whole. */
 function check(name, file, ...args) {
   say(name);
   const ok = run([tool(file), ...args]) === 0;
   if (ok) passed++;
-  else failed++;
+  else {
+    failed++;
+    names.push(name);
+  }
   return ok;
 }
 
@@ -39,7 +44,11 @@ function unit() {
   say('unit tests');
   const report = path.join(out, 'jest.json');
   const status = run([tool('jest/bin/jest.js'), '--json', `--outputFile=${report}`, '--silent']);
-  const { numPassedTests, numFailedTests, numFailedTestSuites } = readJson(report) ?? {};
+  const { numPassedTests, numFailedTests, numFailedTestSuites, testResults = [] } = readJson(report) ?? {};
+  for (const { name, status: how, assertionResults } of testResults) {
+    const which = assertionResults.filter((one) => one.status === 'failed').map(({ fullName }) => fullName);
+    if (how === 'failed') names.push(`${path.relative(ROOT, name)}: ${which.join(' · ') || 'does not run'}`);
+  }
   passed += numPassedTests ?? 0;
   failed += Math.max(numFailedTests ?? 0, numFailedTestSuites ?? 0, status === 0 ? 0 : 1);
 }
@@ -72,5 +81,6 @@ if (only !== 'e2e') {
 }
 if (only !== 'unit' && check('build', 'next/dist/bin/next', 'build')) interfaceTests();
 
+if (names.length > 0) console.log(`\nFailed:\n${names.map((name) => `- ${name}`).join('\n')}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
