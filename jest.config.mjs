@@ -9,7 +9,7 @@ const config = {
   ],
   testEnvironment: 'node',
   maxWorkers: '100%',
-  testTimeout: 60_000,
+  testTimeout: 240_000,
   setupFiles: ['<rootDir>/tests/support/properties.ts'],
   moduleNameMapper: { '\\.css$': '<rootDir>/tests/support/noStyle.ts', '^@/(.*)$': '<rootDir>/src/$1' },
   transform: {
