@@ -206,6 +206,33 @@ export { ROOMS, SCENE_LUX, SCENES, type Scene } from './catalogue/light';
 export type { LightSums } from './answers/lampInLight';
 export type { BeamRow, BeamState, BeamSums } from './answers/beam';
 export { BEAM_LAMPS } from './patterns/beamAlarm/beamAlarm';
+export {
+  CONTROLLER_IDS,
+  CONTROLLERS,
+  controllerPin,
+  GROUND_PLACE,
+  RAIL_PLACE,
+  type Controller,
+  type ControllerId,
+  type ControllerPin,
+} from './catalogue/controllers';
+export { nearestPin, pinId, pinNumber } from './program/pins';
+export type { ProgramLamp, ProgramState, ProgramSums } from './program/sums';
+export {
+  COLUMNS_MOST,
+  ROUNDS_MOST,
+  ROW_SECONDS,
+  ROWS_MOST,
+  wantedSpells,
+  wholeSeconds,
+  type ProgramRow,
+  type ProgramTable,
+} from './program/table';
+export { programCsv, readProgramCsv, stepIn } from './program/csv';
+export { spokenSequence } from './patterns/sequence/spoken';
+export { cppOf } from './program/cpp';
+export { microPythonOf } from './program/microPython';
+export type { ProgramWords } from './program/script';
 export { BEAM, HOOD_SHARE } from './catalogue/light';
 export { RESET_VOLTS } from './catalogue/timers';
 export { measuredIn } from './patterns/lightSwitch/lightSwitch';

@@ -1,5 +1,6 @@
 import type { LessonContent } from '@/server/repositories/lessons';
 import { BLOCK, cells, lesson, on, USB } from './lesson';
+import { PROGRAM_LESSONS } from './programLessons';
 import { TIMER_LESSONS } from './timerLessons';
 
 /** The lessons of the harbour in the order in which it is built: one or more of every pattern, on every board. */
@@ -188,4 +189,5 @@ export const LESSONS: readonly LessonContent[] = [
     { pattern: 'lamp-cover', params: { count: 9, lamp: 'white', amps: 0.01 }, build: on('pad') },
   ),
   ...TIMER_LESSONS,
+  ...PROGRAM_LESSONS,
 ];

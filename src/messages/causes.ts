@@ -9,7 +9,7 @@ import {
 } from '@/core';
 import { article, capital } from './grammar';
 import { holeName } from './holes';
-import { lampName, legName, thingName } from './names';
+import { lampName, legName, pinName, thingName } from './names';
 import { pointPhrase } from './points';
 
 type Points = readonly JudgedPoint[];
@@ -44,6 +44,11 @@ const CAUSES: Readonly<Record<Cause['code'], CauseWords>> = {
     `the ${legName(kind, pin)} and the ${legName(kind, other)} of ${part} exchanged`,
   'chip-shifted': ({ part }) => `${part} one row too far down: every pin at its neighbour’s work`,
   'chip-turned': ({ part }) => `${part} turned half round: power off at once`,
+  'pin-lead-astray': ({ part = '' }) => `the lead of ${pinName(part)} in another pin of the board`,
+  'pin-leads-exchanged': ({ part = '', other = '' }) =>
+    `the leads of ${pinName(part)} and ${pinName(other)} exchanged`,
+  'pin-leads-shifted': () => 'every lead one pin further than it should be',
+  'pin-no-output': ({ part = '' }) => `${pinName(part)} not made an output by the program`,
   'supply-tired': ({ part }) => `${part} is a tired battery`,
   'supply-reversed': ({ part }) => `the leads of ${part} exchanged`,
   'supply-dead': ({ part }) => `${part} flat, missing or off`,
@@ -111,6 +116,10 @@ const DO_NEXT: Readonly<Partial<Record<Cause['code'], (data: Cause['data']) => s
   'rail-gap': () => 'compare every wire with the card',
   'wrong-resistor': ({ part }) => `read the bands of ${part}`,
   'resistors-exchanged': ({ part, other }) => `read the bands of ${part} and ${other}`,
+  'pin-lead-astray': ({ part = '' }) => `compare the lead of ${pinName(part)} with the pin table`,
+  'pin-leads-exchanged': () => 'compare the leads at the board with the pin table',
+  'pin-leads-shifted': () => 'count the pins from ground, and compare with the pin table',
+  'pin-no-output': () => 'read the first lines of the program: every pin has to be made an output',
   'supply-tired': () => 'try a fresh pack',
   'supply-dead': () => 'try a fresh pack, and its switch',
   'bad-contact': () => 'try a fresh pack',

@@ -81,6 +81,13 @@ const WHY: Readonly<Record<Cause['code'], Why>> = {
   'chip-turned': () => 'Every pin sits where the one across the middle was meant to be.',
   'chip-shifted': () =>
     'Every pin sits where the next of its side was meant to be; the last ones lead nowhere.',
+  'pin-lead-astray': () =>
+    'The program sets a pin that nothing hangs on, and leaves alone the one with the lead.',
+  'pin-leads-exchanged': () =>
+    'The program knows its pins, not its lamps: each lamp now has the other’s rows.',
+  'pin-leads-shifted': () => 'Each lamp has the rows of its neighbour, and one has none.',
+  'pin-no-output': () =>
+    'A pin that is no output is held up by some tens of kilohms inside the chip: next to nothing flows.',
   'supply-tired': () => 'A tired pack has fewer volts, and what is missing is missing at the resistor.',
   'supply-reversed': () => 'The current would have to flow backwards, and lamps do not let it.',
   'supply-dead': () => 'Nothing pushes.',

@@ -13,6 +13,7 @@ import { holeName } from './holes';
 import { looksWords, ownName } from './names';
 import { otherLight } from './light';
 import { heldWords } from './points';
+import { turnWords } from './program';
 import { listWords, type StepWords } from './stepWords';
 
 type Of<A extends Step['action']> = Extract<Step, { action: A }>;
@@ -55,7 +56,7 @@ function beforePower(sheet: Sheet): StepWords {
 
 /** Which end of the lamps looks to plus: of a three-colour lamp it is its common leg that counts. */
 function cueBefore({ circuit }: Sheet): string {
-  const house = circuit.parts.find((part) => part.body !== undefined);
+  const house = circuit.parts.find((part) => part.kind === 'led' && part.body !== undefined);
   if (!house?.body) return 'Lamp’s long leg on the plus side?';
   const end = house.body.legs['cathode'] === 'common' ? 'minus' : 'plus';
   return `The longest leg towards ${end}?`;
@@ -66,7 +67,7 @@ function afterPower(gate: Gate, sheet: Sheet): StepWords {
     title: 'Stop: is it right?',
     detail: [
       holdWords(gate),
-      heardWords(sheet) ?? seenWords(gate, sheet),
+      heardWords(sheet) ?? programSeen(sheet) ?? seenWords(gate, sheet),
       ...gate.swings.map(swingWords),
       ...gate.readings.map(readingWords),
       pressWords(sheet),
@@ -78,6 +79,13 @@ function afterPower(gate: Gate, sheet: Sheet): StepWords {
     cue: 'Lit is not enough: measure.',
     why: 'A lamp with too much current lights as well, and wears out.',
   };
+}
+
+/** Of a build that a program drives: which lamp for how long, as the board that is laid out makes it. */
+function programSeen({ sums, built }: Sheet): string | undefined {
+  if (!sums.program) return undefined;
+  const words = turnWords(built.lamps, sums.program);
+  return `The program runs: ${words}.`;
 }
 
 /** Of a build that sounds: what is heard. */

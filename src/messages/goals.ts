@@ -15,6 +15,7 @@ const GOALS: Readonly<Record<Goal['code'], (goal: Goal) => string>> = {
   'dark-in': ({ scene }) => `The lamp is dark ${scene ? SCENE_WORDS[scene] : ''}`,
   'silent-whole': () => 'It is silent while the beam is whole',
   'sounds-cut': () => 'It sounds while the beam is cut',
+  'follows-table': () => 'Every lamp is lit and dark in the rows in which the table has it so',
   'within-limit': () => 'No lamp is above its limit, at any age of the supply',
   'board-makes-it': () => 'The board, read back, makes this circuit',
 };

@@ -1,6 +1,7 @@
 import { formatEntered, formatOhms, formatQuantity, type Sheet } from '@/core';
 import { SCENE_WORDS } from './light';
 import { lampName, supplyName } from './names';
+import { programLine } from './program';
 import { listWords } from './stepWords';
 
 /** A lesson in one line: `red lamp, 330 Ω, 3 AA cells, fresh: 8.85 mA`, or `3 blue and 2 red lamps, …`. */
@@ -9,6 +10,7 @@ export function lessonLine({ sums }: Pick<Sheet, 'sums'>): string {
   if (loop) {
     return `${lampName(loop.lamp.type)} lamp, ${formatOhms(loop.chosen)}, ${supplyName(supply)}: ${formatQuantity(design.amps, 'A')}`;
   }
+  if (sums.program) return `${programLine(sums.program)}, ${supplyName(supply)}`;
   if (sums.light) {
     const [lamp] = design.lamps;
     return `${lampName(lamp!.type)} lamp, lit ${SCENE_WORDS[sums.light.lit]} and dark ${SCENE_WORDS[sums.light.dark]}, ${supplyName(supply)}: ${formatQuantity(lamp!.amps, 'A')}`;

@@ -13,6 +13,7 @@ import {
 } from '@/core';
 import { lampName, looksWords, ownName } from './names';
 import type { SumBlock, SumLine } from './sumLines';
+import { timeLines } from './program';
 import { pulseLines } from './pulses';
 import { timingLines } from './timing';
 import { knobWords } from './points';
@@ -32,6 +33,7 @@ export function sumsAt(level: Exclude<Level, 'full working'>, sheet: Sheet): Sum
   return [
     ...timingSums(level, sheet),
     ...pulseBlocks(level, sheet),
+    ...programBlocks(level, sheet),
     ...ownSums(sheet).map((sum) => ({
       title: `${listWords(sum.alike)}: ${formatOhms(sum.chosen)}`,
       lines: level === 'card' ? cardLines(sum) : [bandLine(sum.chosen)],
@@ -54,6 +56,14 @@ function timingSums(level: Exclude<Level, 'full working'>, { sums }: Sheet): Sum
       ],
     };
   });
+}
+
+/** The table with its times, and on a card their sum. */
+function programBlocks(level: Exclude<Level, 'full working'>, { sums }: Sheet): SumBlock[] {
+  if (!sums.program) return [];
+  const lines = timeLines(sums.program);
+  const rows = sums.program.rows.length;
+  return [{ title: 'The table', lines: level === 'card' ? lines : lines.slice(0, rows) }];
 }
 
 /** Peak and mean on a card; without mathematics there is nothing to say of them. */

@@ -3,6 +3,7 @@ import type {
   BoardChoice,
   Brightness,
   Circuit,
+  ControllerId,
   LampType,
   Plan,
   PolarityCue,
@@ -13,7 +14,7 @@ import type {
   SupplyKind,
   ThingKind,
 } from '@/core';
-import { formatOhms, formatPercent, formatQuantity, partOf, SUPPLIES, thingOf } from '@/core';
+import { formatOhms, formatPercent, formatQuantity, partOf, pinNumber, SUPPLIES, thingOf } from '@/core';
 import { capital } from './grammar';
 
 export { capital };
@@ -39,8 +40,15 @@ const THING_NAMES: Readonly<Record<ThingKind, string>> = {
   signal: 'signal source',
 };
 
+/** A controller’s pin by its number in the program. */
+export function pinName(id: string): string {
+  const number = pinNumber(id);
+  return number === undefined ? id : `pin ${number}`;
+}
+
 /** `the lamp D1`; where nobody knows what it is, its name alone. */
 export function thingName(kind: ThingKind | undefined, id: string): string {
+  if (kind === 'pin') return pinName(id);
   return kind ? `the ${THING_NAMES[kind]} ${id}` : id;
 }
 
@@ -54,6 +62,7 @@ export const plainNames: Naming = (id) => id;
 export function namesIn(circuit: Circuit, plan?: Pick<Plan, 'placements'>): Naming {
   return (id) => {
     const own = ownName(circuit, id);
+    if (pinNumber(id) !== undefined) return own;
     return own === id ? thingName(kindIn(circuit, id, plan), id) : `the ${own}`;
   };
 }
@@ -61,6 +70,8 @@ export function namesIn(circuit: Circuit, plan?: Pick<Plan, 'placements'>): Nami
 /** What a part goes by in a list: its name, or for one of several in a house `red of D1`. */
 export function ownName(circuit: Circuit, id: string): string {
   const body = partOf(circuit, id)?.body;
+  if (pinNumber(id) !== undefined) return pinName(id);
+  if (body?.id === id) return id;
   const leg = body && Object.values(body.legs).find((name) => name !== 'common');
   return leg ? `${leg} of ${body.id}` : id;
 }
@@ -86,7 +97,7 @@ const PIN_NAMES: Readonly<Record<string, string>> = {
 };
 
 /** Pins of a chip and a transistor go by their own names. */
-const NAMED_PINS: ReadonlySet<ThingKind> = new Set(['timer', 'transistor', 'pin']);
+const NAMED_PINS: ReadonlySet<ThingKind> = new Set(['timer', 'transistor']);
 
 /** How a leg of a thing is called. */
 export function legName(kind: ThingKind | undefined, pin: string): string {
@@ -94,6 +105,8 @@ export function legName(kind: ThingKind | undefined, pin: string): string {
   if (kind === 'wire') return 'end';
   if (kind === 'potentiometer' && pin !== 'wiper') return pin === 'a' ? 'first leg' : 'last leg';
   if (kind === 'timer') return `pin ${TIMER_PINS.findIndex((name) => name === pin) + 1} (${pin})`;
+  if (pin.startsWith('pin ')) return `lead of ${pin}`;
+  if (kind === 'pin') return pin === 'pin' ? 'lead' : 'ground of the board';
   if (kind && NAMED_PINS.has(kind)) return `${pin} pin`;
   return PIN_NAMES[pin] ?? 'leg';
 }
@@ -138,6 +151,11 @@ export const SUPPLY_NAMES: Readonly<Record<SourceKind, { one: string; many: stri
   'lead-acid-12v': { one: '12 V lead-acid battery', many: '12 V lead-acid batteries' },
   bench: { one: 'bench supply', many: 'bench supplies' },
   booster: { one: 'booster', many: 'boosters' },
+};
+
+export const CONTROLLER_NAMES: Readonly<Record<ControllerId, string>> = {
+  'five-volt': '5 V controller',
+  'three-volt': '3.3 V controller',
 };
 
 export function supplyName(choice: SourceChoice): string {

@@ -2,13 +2,15 @@ import {
   formatPercent,
   isKind,
   isScene,
+  pinNumber,
   type Checkpoint,
   type Circuit,
   type Held,
   type ThingKind,
 } from '@/core';
 import { SCENE_SHORT, SCENE_WORDS } from './light';
-import { legName } from './names';
+import { listed } from './grammar';
+import { legName, pinName } from './names';
 
 /** What a checkpoint is called by. */
 export type NamedPoint = Pick<Checkpoint, 'part' | 'kind' | 'measure'> & Partial<Pick<Checkpoint, 'held'>>;
@@ -25,12 +27,13 @@ export function pointName(point: NamedPoint): string {
   return light ? `${name.replace(' under load', '')} (${SCENE_SHORT[light]})` : name;
 }
 
-function plainName({ part, kind, measure }: NamedPoint): string {
+function plainName({ part, kind, measure, held }: NamedPoint): string {
   switch (measure) {
     case 'volts':
     case 'meanVolts':
       if (kind === 'timer') return `output of ${part}`;
       if (kind === 'signal') return `mean of ${part}`;
+      if (kind === 'pin') return pinPointName(part, held);
       return kind === 'supply' ? 'pack under load' : `across ${part}`;
     case 'amps':
     case 'meanAmps':
@@ -44,10 +47,17 @@ function plainName({ part, kind, measure }: NamedPoint): string {
   }
 }
 
+/** A pin by the level at which it is read. */
+function pinPointName(part: string, held: Held | undefined): string {
+  const share = held?.[part];
+  const level = share === 1 ? ', high' : share === 0 ? ', low' : '';
+  return `${pinName(part)}${level}`;
+}
+
 /** The same after a verb: `across R1`, `the current`. */
 export function pointPhrase(point: NamedPoint): string {
   const name = pointName(point);
-  return name.startsWith('across') ? name : `the ${name}`;
+  return name.startsWith('across') || point.kind === 'pin' ? name : `the ${name}`;
 }
 
 /** Where the probes go, in words: the red one first. */
@@ -83,20 +93,39 @@ function placeWords(point: Checkpoint): string {
 function probed(part: string, kind: ThingKind, from: string, to: string): string {
   if (kind === 'resistor') return `one probe on each leg of ${part}`;
   if (kind === 'signal') return `from plus to minus of ${part}, with everything on: the mean of its pulses`;
+  if (kind === 'pin') return `red probe on the lead of ${pinName(part)}, black on the lead of ground`;
   if (kind === 'supply') return 'from plus to minus of the supply, with everything on';
   return `red probe on the ${legName(kind, from)} of ${part}, black on the ${legName(kind, to)}`;
 }
 
 /** What is pressed or turned for it: `hold S1, P1 half way`. */
 export function heldWords(held: Held | undefined): string {
-  const words = Object.entries(held ?? {}).map(([part, state]) => {
+  const pins = Object.entries(held ?? {}).filter(([part]) => pinNumber(part) !== undefined);
+  const others = Object.entries(held ?? {}).filter(([part]) => pinNumber(part) === undefined);
+  const words = others.map(([part, state]) => {
     if (typeof state === 'number') return `${part} ${turnWords(state)}`;
     if (state === 'pressed') return `press ${part} once`;
     if (state === 'cut') return `hold a hand into the beam of ${part}`;
     if (isScene(state)) return `${part} ${SCENE_WORDS[state]}`;
     return state === 'closed' ? `hold ${part} pressed` : `leave ${part} alone`;
   });
-  return words.join(', ');
+  return [...(pins.length > 0 ? [pinsWords(pins)] : []), ...words].join(', ');
+}
+
+/** Pins as a row of the program leaves them: `while pin 9 is high, pins 10 and 11 low`. */
+function pinsWords(pins: readonly (readonly [string, Held[string]])[]): string {
+  const levels = new Map<string, number[]>();
+  for (const [part, share] of pins) {
+    const level =
+      share === 1 ? 'high' : share === 0 ? 'low' : `high for ${formatPercent(Number(share))} of the time`;
+    levels.set(level, [...(levels.get(level) ?? []), pinNumber(part)!]);
+  }
+  const order = [...levels].sort(([, a], [, b]) => a.length - b.length);
+  const said = order.map(([level, numbers], i) => {
+    const many = numbers.length > 1;
+    return `${many ? 'pins' : 'pin'} ${listed(numbers.map(String))}${i === 0 ? (many ? ' are' : ' is') : ''} ${level}`;
+  });
+  return `while ${said.join(', ')}`;
 }
 
 /** Where the knobs of a circuit stand; nothing where there is none. */

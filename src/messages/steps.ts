@@ -14,6 +14,7 @@ import {
   type Step,
 } from '@/core';
 import { beamGateWords, beamLampWords } from './beam';
+import { pinPlaceWords } from './program';
 import { gateWords, holdWords, readingWords, seenWords, swingWords } from './gates';
 import { article, capital, listed } from './grammar';
 import { capacitorWords, furtherWords, helpOf, timeOf, timerWords } from './chipSteps';
@@ -36,11 +37,20 @@ const WORDS: { readonly [A in Step['action']]: (step: Of<A>, sheet: Sheet) => St
   'place-jumper': (step, sheet) =>
     buildType(boardOf(sheet.plan)) === 'plugged' ? jumperWords(step) : linkWords(step),
   'place-part': placeWords,
-  'connect-supply': (step, sheet) => ({
-    title: `Put the ${step.pin === 'plus' ? 'red' : 'black'} lead of ${leadOf(sheet)} in ${hole(step.legs, 0)}.`,
-    detail: step.pin === 'minus' ? 'Minus first.' : 'Plus last: from now on there is power.',
-    cue: `${step.pin === 'plus' ? 'Red is plus' : 'Black is minus'}.`,
-    why: `${capital(supplyName(sheet.supply))}: ${formatQuantity(sheet.sums.supplyFigures.volts, 'V')}.`,
+  'connect-supply': (step, sheet) =>
+    sheet.sums.program
+      ? boardLead(step, sheet)
+      : {
+          title: `Put the ${step.pin === 'plus' ? 'red' : 'black'} lead of ${leadOf(sheet)} in ${hole(step.legs, 0)}.`,
+          detail: step.pin === 'minus' ? 'Minus first.' : 'Plus last: from now on there is power.',
+          cue: `${step.pin === 'plus' ? 'Red is plus' : 'Black is minus'}.`,
+          why: `${capital(supplyName(sheet.supply))}: ${formatQuantity(sheet.sums.supplyFigures.volts, 'V')}.`,
+        },
+  'plug-in': (_step, sheet) => ({
+    title: 'Plug the controller’s cable in.',
+    detail: 'From now on there is power. Send it the program, and wait until it starts.',
+    cue: 'Every lead in its pin, counted from ground?',
+    why: `The board feeds its pins: ${formatQuantity(sheet.sums.supplyFigures.volts, 'V')} at a high one.`,
   }),
   gate: gateWords,
   repeat: (step, sheet) => ({
@@ -64,6 +74,31 @@ const WORDS: { readonly [A in Step['action']]: (step: Of<A>, sheet: Sheet) => St
     why: 'What stands around the circuit comes last: a fault under it is hard to find.',
   }),
 };
+
+/** A lead from the controller: its ground, its rail, or one of its pins. */
+function boardLead(step: Of<'connect-supply'>, sheet: Sheet): StepWords {
+  const at = hole(step.legs, 0);
+  const number = /^pin (\d+)$/u.exec(step.pin)?.[1];
+  if (number === undefined) {
+    const [name, colour] = step.pin === 'minus' ? ['ground', 'black'] : ['the rail', 'red'];
+    return {
+      title: `Put a ${colour} lead from ${name} of the controller in ${at}.`,
+      detail: 'The controller’s cable is not plugged in yet.',
+      cue: step.pin === 'minus' ? 'Ground first.' : 'It must touch nothing else.',
+      why:
+        step.pin === 'minus'
+          ? 'All currents come back to it.'
+          : `It stands at ${formatQuantity(sheet.sums.supplyFigures.volts, 'V')}: lamps hang between it and their pins.`,
+    };
+  }
+  const lamp = sheet.sums.program?.lamps.find(({ pin }) => pin === Number(number));
+  return {
+    title: `Put a lead from pin ${number} of the controller in ${at}.`,
+    detail: `It is ${pinPlaceWords(sheet, Number(number))}.`,
+    cue: 'Count twice: one pin further, and another lamp lights.',
+    why: lamp ? `The program lights ${lamp.part} by it.` : 'The program does not name it.',
+  };
+}
 
 function changeWords({ part, ohms, amps, brightness, beyond }: Of<'change-part'>): StepWords {
   const bands = bandsFor(ohms, 4, 0.05) ?? bandsFor(ohms, 5, 0.01);
@@ -224,7 +259,9 @@ function testWords({ block, of, gate }: Of<'block-gate'>, sheet: Sheet): StepWor
   return {
     title: `Stop: test ${soldered ? 'batch' : 'part'} ${block} of ${of}.`,
     detail: [
-      'Power on for a moment, minus first.',
+      sheet.sums.program
+        ? 'Put the leads of the controller in, ground first, and plug its cable in for a moment.'
+        : 'Power on for a moment, minus first.',
       holdWords(gate),
       sheet.sums.beam && beamGateWords(sheet.sums.beam),
       seenWords(gate, sheet),

@@ -13,6 +13,7 @@ import { pulsePredictions, pulseTalk } from './pulses';
 import { beamPath, beamPredictions, beamTalk } from './beam';
 import { lightPath, lightPredictions, lightTalk } from './light';
 import { PATTERN_WORDS } from './patterns';
+import { programPath, programPredictions, programTalk } from './program';
 import { listWords } from './stepWords';
 
 /** What there is to say and ask around a lesson, with its own figures in it. */
@@ -44,14 +45,16 @@ export function talkFor(sheet: Sheet): Talk {
 }
 
 function pathTalk(sheet: Sheet): string {
-  const { timing, light, beam } = sheet.sums;
+  const { timing, light, beam, program } = sheet.sums;
   if (beam) return beamPath(beam);
+  if (program) return programPath(program);
   if (timing) return chargeWords(timing);
   return light ? lightPath(light) : pathWords(sheet);
 }
 
 function sumTalk(sheet: Sheet): string {
-  const { timing, pulses, beam } = sheet.sums;
+  const { timing, pulses, beam, program } = sheet.sums;
+  if (program) return programTalk(program);
   if (beam) return beamTalk(beam);
   if (timing) return timeWords(timing);
   if (sheet.sums.light) return lightTalk(sheet.sums.light);
@@ -66,6 +69,7 @@ function whyWords({ circuit }: Sheet, id: string, kind: Kind): string {
 function predictions(sheet: Sheet): string[] {
   const { lamps, amps } = sheet.sums.design;
   const [first] = lamps;
+  if (sheet.sums.program) return programPredictions(sheet.sums.program);
   if (sheet.sums.pulses) return pulsePredictions(sheet.sums.pulses);
   if (sheet.sums.light) return lightPredictions(sheet.sums.light);
   if (sheet.sums.beam) return beamPredictions(sheet.sums.beam);

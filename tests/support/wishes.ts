@@ -1,6 +1,9 @@
 import fc from 'fast-check';
 import { BEAM_LAMPS } from '@/core/patterns/beamAlarm/beamAlarm';
 import {
+  CONTROLLER_IDS,
+  CONTROLLERS,
+  controllerPin,
   LAMP_TYPES,
   SCENES,
   SUPPLIES,
@@ -36,6 +39,34 @@ const timed = fc.record({
 const seconds = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const also = <T extends object>(more: fc.Arbitrary<T>) =>
   fc.tuple(timed, more).map(([chip, own]) => ({ ...chip, ...own }));
+
+/** A table that asks of no pin what it cannot do: only pins that dim, in steps that the board has. */
+const table = fc
+  .tuple(
+    fc.constantFrom(...CONTROLLER_IDS),
+    fc.uniqueArray(fc.integer({ min: 2, max: 15 }), { minLength: 1, maxLength: 5 }),
+    fc.array(fc.tuple(fc.array(fc.nat(8), { minLength: 5, maxLength: 5 }), count(1, 60), fc.boolean()), {
+      minLength: 1,
+      maxLength: 6,
+    }),
+    fc.boolean(),
+  )
+  .map(([board, chosen, rows, dimmed]) => {
+    const pins = dimmed ? chosen.filter((pin) => controllerPin(board, pin)!.dims) : chosen;
+    const columns = pins.length > 0 ? pins : [3];
+    const full = CONTROLLERS[board].steps;
+    const step = (eighths: number) =>
+      dimmed || pins.length === 0 ? Math.round((full * eighths) / 8) : eighths > 3 ? full : 0;
+    return {
+      board,
+      columns,
+      rows: rows.map(([steps, tenths, fade]) => ({
+        steps: columns.map((_, i) => step(steps[i]!)),
+        seconds: tenths / 10,
+        fade: fade && dimmed,
+      })),
+    };
+  });
 
 /** Random wishes of every pattern, within what its sentence takes. */
 export const WISHES: { readonly [Id in PatternId]: fc.Arbitrary<ParamsOf<Id>> } = {
@@ -123,6 +154,23 @@ export const WISHES: { readonly [Id in PatternId]: fc.Arbitrary<ParamsOf<Id>> } 
     ohms: fc.double({ min: 0, max: 50, noNaN: true }),
     cell: fc.constantFrom('aa-nimh', 'aa-alkaline', 'aaa-alkaline') as fc.Arbitrary<'aa-nimh'>,
   }),
+  sequence: fc
+    .tuple(
+      table,
+      fc.record({
+        common: fc.constantFrom('minus', 'plus') as fc.Arbitrary<'minus' | 'plus'>,
+        resistors: fc.constantFrom('own', 'shared') as fc.Arbitrary<'own' | 'shared'>,
+        amps: fc.double({ min: 1e-3, max: 1e-2, noNaN: true }),
+        rounds: fc.integer({ min: 0, max: 5 }),
+        after: fc.constantFrom('off', 'stay') as fc.Arbitrary<'off' | 'stay'>,
+      }),
+      fc.array(lamp, { minLength: 5, maxLength: 5 }),
+    )
+    .map(([program, rest, lamps]) => ({
+      ...program,
+      ...rest,
+      lamps: program.columns.map((pin, i) => ({ pin, lamp: lamps[i]! })),
+    })),
   'beam-alarm': also(
     fc.record({
       hertz: fc.double({ min: 200, max: 2000, noNaN: true }),

@@ -55,6 +55,7 @@ function broken(sheet: Sheet, there: ReadonlySet<string>, gate: Gate): string[] 
   const built = standing(sheet, there, gate);
   const source = sourceOf(built);
   if (source?.kind === 'signal') return brokenOnPulses(built, source.params, gate);
+  if (built.parts.some(({ kind }) => kind === 'pin')) return brokenByTable(built, gate);
   const now = solve(tied(built));
   if (!now.ok && now.findings[0]?.code !== 'oscillates') return ['does not settle'];
   const lamps = built.parts.filter((part) => isKind(part, 'led'));
@@ -97,6 +98,47 @@ function brokenOnPulses(whole: Circuit, { hertz, duty }: { hertz: number; duty: 
     ]),
     ...read,
   ];
+}
+
+/** Instants of a round of pulses at which the pins of a program are looked at. */
+const PHASES = 32;
+
+/** By a table a lamp counts by the most that it has on average at either end of any row: pulses are sampled here. */
+function brokenByTable(whole: Circuit, gate: Gate): string[] {
+  const circuit = withoutWires(tied(whole));
+  const pins = circuit.parts.filter((part) => isKind(part, 'pin'));
+  const rows = Math.max(...pins.map(({ params }) => params.spells.length));
+  const ends = Array.from({ length: rows }, (_, row) => row).flatMap((row) =>
+    (['from', 'to'] as const).map((end) => pins.map(({ params }) => params.spells[row]?.[end] ?? 0)),
+  );
+  const lamps = circuit.parts.filter((part) => isKind(part, 'led'));
+  const known = new Map<string, Record<string, number>>();
+  const ampsAt = (high: readonly boolean[]) => {
+    const key = high.join();
+    const before = known.get(key);
+    if (before) return before;
+    const drives = new Map(pins.map(({ id }, i) => [id, high[i] ? ('high' as const) : ('low' as const)]));
+    const parts = circuit.parts.map((part) =>
+      isKind(part, 'pin') && part.params.drive === 'table'
+        ? { ...part, params: { ...part.params, drive: drives.get(part.id)! } }
+        : part,
+    );
+    const now = solve({ ...circuit, parts });
+    const amps = Object.fromEntries(
+      lamps.map(({ id }) => [id, now.ok ? (now.value.parts[id]?.amps ?? 0) : NaN]),
+    );
+    known.set(key, amps);
+    return amps;
+  };
+  const states = [...ends, pins.map(({ params }) => params.after)];
+  const most = (id: string) =>
+    states.reduce((best, shares) => {
+      const phases = Array.from({ length: PHASES }, (_, k) => (k + 0.5) / PHASES);
+      const sum = phases.reduce((all, phase) => all + ampsAt(shares.map((share) => phase < share))[id]!, 0);
+      return Math.max(best, sum / PHASES);
+    }, 0);
+  // Between two phases a faint lamp may be missed: only what is clear counts.
+  return lamps.flatMap(({ id }) => (most(id) > 5e-4 || most(id) === 0 ? falseLight(gate, id, most(id)) : []));
 }
 
 function falseLight({ lit, may }: Gate, lamp: string, amps: number): string[] {

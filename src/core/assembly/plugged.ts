@@ -79,20 +79,30 @@ export function lastGate(ground: GateGround): Step {
   return { id: 'after-power', action: 'gate', at: 'after-power', gate, minutes: PACE.gate };
 }
 
-/** The supply's leads, minus first and plus last of all. */
+/** The supply's leads, minus first and plus last of all; those of a controller's pins between them, and its cable at the end. */
 export function supplySteps(plan: Plan, circuit: Circuit): Step[] {
   const supply = plan.placements.find((p) => isSource(circuit, p.part));
   const thing = supply && thingOf(circuit, supply.part);
   if (!supply || !thing) return [];
   const cues = polarityOf(thing).pins;
-  return (['minus', 'plus'] as const).map((pin): Step => ({
+  const order = (pin: string) => (pin === 'minus' ? 0 : pin === 'plus' ? 2 : 1);
+  const pins = Object.keys(supply.legs).sort((a, b) => order(a) - order(b));
+  const leads = pins.map((pin): Step => ({
     id: `${supply.part}-${pin}`,
     action: 'connect-supply',
     part: supply.part,
     pin,
-    legs: [{ pin, hole: supply.legs[pin]!, cue: cues[pin]! }],
+    legs: [{ pin, hole: supply.legs[pin]!, cue: cues[pin] ?? 'none' }],
     minutes: PACE['connect-supply'],
   }));
+  if (thing.parts.length === 1) return leads;
+  const cable: Step = {
+    id: `${supply.part}-cable`,
+    action: 'plug-in',
+    part: supply.part,
+    minutes: PACE['connect-supply'],
+  };
+  return [...leads, cable];
 }
 
 function blockSteps(block: Block, { plan, circuit }: GateGround, built: AsBuilt): Step[] {

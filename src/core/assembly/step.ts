@@ -103,11 +103,14 @@ export type Step = StepBase &
         readonly positive?: { readonly hole: string; readonly volts: number };
       }
     | {
+        /** A lead of the supply, or of a pin of the controller that is one. */
         readonly action: 'connect-supply';
         readonly part: string;
-        readonly pin: 'plus' | 'minus';
+        readonly pin: string;
         readonly legs: readonly LegPlace[];
       }
+    /** A controller gets its power by its cable, when all of its leads are in. */
+    | { readonly action: 'plug-in'; readonly part: string }
     | { readonly action: 'gate'; readonly at: 'before-power' | 'after-power'; readonly gate: Gate }
     | {
         /** A block built like an earlier one. */

@@ -52,7 +52,10 @@ export function extraPart(placement: Placement, nets: Readonly<Record<string, st
 /** The nets at a part's own pins, from those at the legs of the thing that holds it. */
 function pinsOf(part: Part, nets: Record<string, string>): Record<string, string> {
   if (!part.body) return nets;
-  return Object.fromEntries(Object.entries(part.body.legs).map(([pin, leg]) => [pin, nets[leg]!]));
+  const { legs } = part.body;
+  return Object.fromEntries(
+    Object.entries(part.pins).map(([pin, inside]) => [pin, pin in legs ? nets[legs[pin]!]! : inside]),
+  );
 }
 
 function standIn(part: Part, placement: Placement, pins: Record<string, string>): Part {

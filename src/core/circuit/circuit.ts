@@ -12,12 +12,12 @@ export type PartOf<K extends Kind> = {
   /** Node name at each pin. */
   readonly pins: Readonly<Record<string, string>>;
   readonly params: ParamsOf<K>;
-  /** The thing that holds it together with others, and which of its legs each pin is: a three-colour lamp. */
+  /** The thing that holds it together with others, and which of its legs each pin is: a three-colour lamp, a controller board. A pin that is no leg is joined inside. */
   readonly body?: { readonly id: string; readonly legs: Readonly<Record<string, string>> };
 };
 export type Part = { [K in Kind]: PartOf<K> }[Kind];
 
-/** What is picked up and placed: most parts by themselves, a three-colour lamp as the house of three. */
+/** What is picked up and placed: most parts by themselves, a three-colour lamp as the house of three, a controller as the supply that it is. */
 export type ThingKind = Kind | 'rgb';
 
 export type Check =

@@ -43,6 +43,7 @@ const EXAMPLES: Readonly<Record<keyof typeof DEVICES, readonly object[]>> = {
     { drive: 'pwm', duty: 0.25 },
     { drive: 'input' },
     { drive: 'high', ohms: 0 },
+    { drive: 'table', spells: [{ seconds: 1, from: 1, to: 0.25 }], hertz: 1000 },
   ],
   signal: [
     { shape: 'sine', amplitude: 1, hertz: 440, offset: 2 },
@@ -59,7 +60,7 @@ const CORNERS: readonly string[] = ['supply', 'capacitor', 'timer', 'ldr'];
 const REGIMES: readonly Regime[] = ['steady', 'start', 'held', 'step'];
 
 /** Kinds of which an example bends, and those that are written down as code. */
-const STRAIGHT_NOT = /^(supply|capacitor|led|diode|zener|transistor|timer)$/;
+const STRAIGHT_NOT = /^(supply|capacitor|led|diode|zener|transistor|timer|pin)$/;
 const WRITTEN: readonly string[] = ['led', 'diode', 'transistor'];
 
 const cases = KINDS.flatMap((kind) =>

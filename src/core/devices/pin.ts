@@ -1,65 +1,110 @@
 import { z } from 'zod';
 import { LIMITS } from '../numerics/limits';
 import type { Hertz, Ohms, Volts } from '../quantities/units';
-import type { Device, Equations } from './device';
-import { ohmsBranchInstance } from './branch';
+import type { Device, Equations, Instance, Seat } from './device';
 import { ohmsField, quantityField, shareField } from './fields';
+import { TableWave, tableFields, type PinTable } from './pinTable';
 import { NO_CURRENT } from './switch';
 import { SquareWave } from './wave';
 
 const fields = {
-  drive: z.enum(['high', 'low', 'pwm', 'input']),
+  drive: z.enum(['high', 'low', 'pwm', 'input', 'table']),
   volts: quantityField('V', 0, 24).default(5),
   ohms: ohmsField.default(25),
   duty: shareField(0, 1).default(0.5),
   hertz: quantityField('Hz', 0.001, 1e6).default(490),
+  ...tableFields,
 };
 
-export interface PinParams {
-  readonly drive: 'high' | 'low' | 'pwm' | 'input';
+export interface PinParams extends PinTable {
+  readonly drive: 'high' | 'low' | 'pwm' | 'input' | 'table';
+  /** Of its high level, where it has no rail pin. */
   readonly volts: Volts;
   readonly ohms: Ohms;
   readonly duty: number;
   readonly hertz: Hertz;
 }
 
-/** A controller's pin: its high or low level behind ohms, switched between them, or an input that draws nothing. */
+/**
+ * A controller's pin: its high or low level behind ohms, switched between them, as a table says, or an input that draws nothing. Its
+ * high level is what stands at its rail pin, from where its current comes; without one, its own volts over ground.
+ */
 export const pin: Device<'pin', typeof fields, PinParams> = {
   kind: 'pin',
-  pins: ['pin', 'ground'],
+  pins: ['pin', 'ground', 'rail'],
+  optionalPins: ['rail'],
   fields,
   resolve: (given) => given,
   branches: (p) => (p.drive === 'input' ? 0 : 1),
   paths: (p) => (p.drive === 'input' ? [] : [[0, 1]]),
   forces(p) {
     if (p.drive === 'input' || p.ohms > 0) return undefined;
-    return { between: [0, 1], volts: p.drive === 'pwm' ? NaN : p.drive === 'high' ? p.volts : 0 };
+    return { between: [0, 1], volts: p.drive === 'low' ? 0 : p.drive === 'high' ? p.volts : NaN };
   },
   spreads: () => [],
-  instance(p, at) {
-    if (p.drive === 'input') return NO_CURRENT;
-    let { volts, duty } = p;
-    const wave = p.drive === 'pwm' ? new SquareWave(p.hertz, p.duty) : undefined;
-    const level = (eq: Equations) => {
-      if (p.drive === 'low') return 0;
-      if (!wave) return volts;
-      return eq.regime === 'steady' ? volts * duty : wave.up ? volts : 0;
-    };
-    const branch = ohmsBranchInstance(at, Math.max(p.ohms, LIMITS.idealOhms), (eq) => level(eq) * eq.source);
-    return {
-      straight: true,
-      stamp: branch.stamp,
-      currents: branch.currents,
-      ...(wave ? { wave } : {}),
-      knobs: {
-        volts(value) {
-          volts = value;
-        },
-        duty(value) {
-          duty = value;
-        },
-        ohms: (value) => branch.setOhms(Math.max(value, LIMITS.idealOhms)),
-      },
-    };
-  },
+  instance: (p, at) => (p.drive === 'input' ? NO_CURRENT : drivenInstance(p, at)),
 };
+
+/** (v − ground) − ohms·i − share·(rail − ground) = 0, where the share of the time at the high level is 0 or 1 in a run. */
+function drivenInstance(p: PinParams, at: Seat): Instance {
+  const [own, ground, rail] = at.nodes as unknown as [number, number, number];
+  const { branch } = at;
+  const high = rail >= 0 ? rail : ground;
+  const entries = [own, high, ground].map(
+    (node) => [at.entry(node, branch), at.entry(branch, node)] as const,
+  );
+  const iI = at.entry(branch, branch);
+  const wave = waveOf(p);
+  let { volts, duty } = p;
+  let ohms = Math.max(p.ohms, LIMITS.idealOhms);
+  let share = 0;
+  const nodes = [own, high, ground] as const;
+  const weights = Float64Array.of(1, 0, -1);
+  const shareAt = (eq: Equations) => {
+    if (p.drive === 'low') return 0;
+    if (!wave) return 1;
+    if (eq.regime === 'steady') return p.drive === 'table' ? (p.spells[0]?.from ?? p.after) : duty;
+    return wave.up ? 1 : 0;
+  };
+  return {
+    // Of one that changes between its levels, what comes from the rail is no straight line of the means.
+    ...(wave && rail >= 0 ? {} : { straight: true }),
+    stamp(eq) {
+      const { residual, values, x } = eq;
+      share = shareAt(eq);
+      const amps = x[branch]!;
+      weights[1] = -share;
+      weights[2] = share - 1;
+      for (let i = 0; i < 3; i++) {
+        residual[nodes[i]!]! += weights[i]! * amps;
+        values[entries[i]![0]]! += weights[i]!;
+        residual[branch]! += weights[i]! * x[nodes[i]!]!;
+        values[entries[i]![1]]! += weights[i]!;
+      }
+      residual[branch]! -= ohms * amps + (rail >= 0 ? 0 : share * volts * eq.source);
+      values[iI]! -= ohms;
+    },
+    currents(x, out) {
+      out[0] = x[branch]!;
+      out[1] = (rail >= 0 ? share - 1 : -1) * x[branch]!;
+      if (rail >= 0) out[2] = -share * x[branch]!;
+    },
+    ...(wave ? { wave } : {}),
+    knobs: {
+      volts(value) {
+        volts = value;
+      },
+      duty(value) {
+        duty = value;
+      },
+      ohms(value) {
+        ohms = Math.max(value, LIMITS.idealOhms);
+      },
+    },
+  };
+}
+
+function waveOf(p: PinParams): SquareWave | TableWave | undefined {
+  if (p.drive === 'pwm') return new SquareWave(p.hertz, p.duty);
+  return p.drive === 'table' ? new TableWave(p, p.hertz) : undefined;
+}

@@ -53,6 +53,23 @@ export interface FindingData {
   'flashes-fast': { hertz: number; lamps: string };
   'no-such-turn': { first: number; second: number; third: number; least: number };
   'no-battery': { part: string };
+  // programs
+  /** A pin that the board does not have, in the wiring or in the table; the nearest that is free. */
+  'no-such-pin': { board: string; pin: number; nearest: number; where: 'wire' | 'table' };
+  'pin-twice': { pin: number; nearest: number; where: 'wire' | 'table' };
+  'step-beyond': { row: number; pin: number; step: number; limit: number };
+  'pin-does-not-dim': { row: number; pin: number; how: 'fade' | 'dim'; nearest: number };
+  'table-misses-wire': { part: string; wire: number; pin: number };
+  'pin-uploads': { pin: number; nearest: number };
+  'times-contradict': { says: number; sum: number; rounds: number };
+  /** Two lamps that share a resistor in a row that has both of them on. */
+  'share-while-lit': { row: number; first: string; second: string; more: number; less: number };
+  'pin-over-current': { pin: number; amps: number; limit: number; most: number };
+  'pins-over-current': { row: number; amps: number; limit: number };
+  'words-unknown': { words: string };
+  'times-unequal': { moments: number; times: number };
+  'rows-beyond': { rows: number; most: number };
+  'table-columns': { found: string };
   // sums
   'mains-refused': { volts: number };
   'supply-too-high': { volts: number; limit: number };

@@ -107,6 +107,9 @@ function needs(request: KitRequest): Need[] {
     const spec = specOf(thing, lamps);
     if (spec !== 'elsewhere') add(spec, thing.id);
     if (isSource(circuit, thing.id)) addSupply(supply, thing.id, build, add);
+    // A controller’s leads are loose wires with a plug at both ends.
+    if (isSource(circuit, thing.id) && thing.parts.length > 1)
+      add({ kind: 'jumper' }, thing.id, Object.keys(thing.legs).length);
   }
   for (const placement of plan.placements) {
     if (placement.kind === 'jumper') add({ kind: WIRES[board.copper] }, placement.part);

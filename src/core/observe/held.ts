@@ -14,6 +14,8 @@ export function withHeld(circuit: Circuit, held: Held | undefined): Circuit {
       if (isKind(part, 'switch')) return { ...part, params: switchAs(state) };
       if (isKind(part, 'potentiometer') && typeof state === 'number')
         return { ...part, params: { ...part.params, position: state } };
+      if (isKind(part, 'pin') && typeof state === 'number')
+        return { ...part, params: { ...part.params, ...driveAs(state) } };
       if (isKind(part, 'ldr') && isScene(state))
         return { ...part, params: { ...part.params, lux: SCENE_LUX[state] } };
       return part;
@@ -26,6 +28,12 @@ function inBeams(part: Part, held: Held): Part {
   if (!isKind(part, 'ldr')) return part;
   const litBy = part.params.litBy.filter((light) => held[light.part] !== 'cut');
   return litBy.length < part.params.litBy.length ? { ...part, params: { ...part.params, litBy } } : part;
+}
+
+/** A pin at its low or high level, or switched between them for a share of the time. */
+function driveAs(share: number) {
+  if (share <= 0) return { drive: 'low' } as const;
+  return share >= 1 ? ({ drive: 'high' } as const) : ({ drive: 'pwm', duty: share } as const);
 }
 
 /** Whether what is held is a light. */

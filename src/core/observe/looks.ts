@@ -46,7 +46,9 @@ export function lampsSeen(seen: Observation): LampSeen[] {
         peak,
         glow: fused ? amps : peak,
         brightness,
-        look: blinks ? 'blinking' : lookAt(amps, params.maxAmps),
+        look: blinks
+          ? 'blinking'
+          : lookAt(moved?.litFor !== undefined && !fused ? peak : amps, params.maxAmps),
         ...(blinks ? { hertz: moved.hertz } : {}),
         ...(moved?.litFor === undefined ? {} : { litFor: moved.litFor }),
       };

@@ -1,5 +1,6 @@
 import { isKind, type Circuit, type Part } from '../circuit/circuit';
 import { withoutWires } from '../circuit/wires';
+import { roundOf } from '../devices/pinTable';
 import { pressOf } from '../devices/switch';
 import { accepted, type Outcome } from '../findings/finding';
 import type { PartReport } from '../solver/report';
@@ -115,6 +116,7 @@ function jumpsOnly({ parts }: Circuit): boolean {
 }
 
 function periodOf(part: Part): number {
+  if (isKind(part, 'pin') && part.params.drive === 'table') return roundOf(part.params);
   if (isKind(part, 'signal') || isKind(part, 'pin')) return 1 / part.params.hertz;
   return 0;
 }

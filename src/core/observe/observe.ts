@@ -8,6 +8,7 @@ import type { PartReport } from '../solver/report';
 import { solve } from '../solver/solve';
 import { follow } from './moving';
 import type { Observation } from './observation';
+import { followProgram, isProgrammed } from './programmed';
 
 /** What a part does that is not there. */
 const NOTHING: PartReport = { volts: 0, amps: 0, watts: 0, pins: {} };
@@ -24,6 +25,7 @@ const LEAK_OHMS = 1e12;
  */
 export function observe(circuit: Circuit): Outcome<Observation> {
   const whole = tied(circuit);
+  if (isProgrammed(whole)) return followProgram(whole, circuit);
   if (isDriven(whole)) return follow(whole, circuit);
   const solved = solve(whole);
   if (solved.ok) return accepted({ kind: 'still', circuit, ...solved.value });
@@ -106,7 +108,7 @@ function isDriven(circuit: Circuit): boolean {
   return circuit.parts.some(
     (part) =>
       isKind(part, 'signal') ||
-      (isKind(part, 'pin') && part.params.drive === 'pwm') ||
+      (isKind(part, 'pin') && (part.params.drive === 'pwm' || part.params.drive === 'table')) ||
       (isKind(part, 'switch') && pressOf(part.params) !== undefined),
   );
 }

@@ -28,6 +28,10 @@ export type FaultCode =
   | 'pins-exchanged'
   | 'chip-turned'
   | 'chip-shifted'
+  | 'pin-lead-astray'
+  | 'pin-leads-exchanged'
+  | 'pin-leads-shifted'
+  | 'pin-no-output'
   // supplies
   | 'supply-tired'
   | 'supply-reversed'

@@ -2,7 +2,7 @@ import type { Circuit, Part } from '../circuit/circuit';
 import { isSource } from '../circuit/source';
 import { line, NO_ROOM } from './footprint';
 import { at, exchanged, missingOrShorted, opened, type Mistake } from './mistake';
-import { beyond, pinAmps, STANDS } from './overload';
+import { beyond, STANDS } from './overload';
 import type { PartTraits } from './part';
 import { UNPOLARISED } from './polarity';
 
@@ -17,7 +17,7 @@ const TWO_FIT = {
   mistakes: (part: Part, { circuit }: { readonly circuit: Circuit }) => missingOrShorted(circuit, part),
 } as const;
 
-/** A pin belongs to its controller, a signal to what plays it: neither is placed by itself. */
+/** A signal belongs to what plays it: it is not placed by itself. */
 const ELSEWHERE = {
   footprint: { form: 'leads' },
   room: NO_ROOM,
@@ -80,14 +80,6 @@ export const wire: PartTraits<'wire'> = {
   mistakes: (part, { circuit }) => [
     { code: 'jumper-missing', data: at(part), prior: 0.8, circuit: opened(circuit, part) },
   ],
-};
-
-export const pin: PartTraits<'pin'> = {
-  ...ELSEWHERE,
-  kind: 'pin',
-  letter: 'G',
-  overload: ({ params }, { amps }) => beyond('current', Math.abs(amps), pinAmps(params.volts)),
-  mistakes: (part, { circuit }) => [missing(circuit, part)],
 };
 
 export const signal: PartTraits<'signal'> = {

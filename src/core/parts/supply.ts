@@ -1,5 +1,5 @@
 import { supplyFigures } from '../catalogue/supplies';
-import { withPart, type PartOf } from '../circuit/circuit';
+import { withPart, type Part, type PartOf } from '../circuit/circuit';
 import { observe } from '../observe/observe';
 import { NO_ROOM } from './footprint';
 import { at, type Mistake } from './mistake';
@@ -34,10 +34,10 @@ export const supply: PartTraits<'supply'> = {
   mistakes(part, around) {
     const changed: Change = (params) =>
       withPart(around.circuit, part.id, () => ({ ...part, params: { ...part.params, ...params } }));
-    const { volts, ohms } = part.params;
+    const { ohms } = part.params;
     return [
       ...ageing(part, around, changed),
-      { code: 'supply-reversed', data: at(part), prior: 0.7, circuit: changed({ volts: -volts }) },
+      ...reversed(part, around, changed),
       {
         code: 'supply-dead',
         data: at(part),
@@ -49,6 +49,29 @@ export const supply: PartTraits<'supply'> = {
     ];
   },
 };
+
+/** Of a board that is a supply with pins, the leads of ground and rail exchanged, where both are led out. */
+function reversed(part: PartOf<'supply'>, { circuit }: Surroundings, changed: Change): Mistake[] {
+  const { body } = part;
+  if (!body) {
+    const turned = changed({ volts: -part.params.volts });
+    return [{ code: 'supply-reversed', data: at(part), prior: 0.7, circuit: turned }];
+  }
+  if (!('plus' in body.legs)) return [];
+  const own = circuit.parts.filter((one) => one.body?.id === body.id);
+  const ends: Readonly<Record<string, string>> = { plus: 'minus', minus: 'plus' };
+  const swapped = (one: Part): Part => ({
+    ...one,
+    pins: Object.fromEntries(
+      Object.entries(one.pins).map(([pin, net]) => {
+        const other = ends[one.body!.legs[pin] ?? ''];
+        return [pin, other === undefined ? net : part.pins[other]!];
+      }),
+    ),
+  });
+  const turned = own.reduce((built, one) => withPart(built, one.id, swapped), circuit);
+  return [{ code: 'supply-reversed', data: at(part), prior: 0.7, circuit: turned }];
+}
 
 /** On the way from fresh to tired a pack is an ordinary one; tired, it is a fault. */
 function ageing(part: PartOf<'supply'>, { supply: choice }: Surroundings, changed: Change): Mistake[] {

@@ -3,7 +3,7 @@ import type { Footprint, Room } from './footprint';
 import { PARTS, traitsOf } from './index';
 import type { PolarityMarks } from './polarity';
 
-/** One thing that is picked up and placed: most parts are one, a three-colour lamp holds three. */
+/** One thing that is picked up and placed: most parts are one, a three-colour lamp holds three, a controller its rail and its pins. */
 export interface Thing {
   readonly id: string;
   readonly kind: ThingKind;
@@ -35,12 +35,10 @@ export function thingsOf(circuit: Circuit): Thing[] {
     const { id, legs } = part.body;
     const before = things.get(id);
     const named = Object.fromEntries(Object.entries(legs).map(([pin, leg]) => [leg, part.pins[pin]!]));
-    things.set(id, {
-      id,
-      kind: 'rgb',
-      legs: inOrder({ ...before?.legs, ...named }),
-      parts: [...(before?.parts ?? []), part],
-    });
+    const kind = before?.kind ?? (part.kind === 'supply' ? 'supply' : 'rgb');
+    const all = { ...before?.legs, ...named };
+    const ordered = kind === 'rgb' ? inOrder(all) : all;
+    things.set(id, { id, kind, legs: ordered, parts: [...(before?.parts ?? []), part] });
   }
   return [...things.values()];
 }

@@ -1,5 +1,6 @@
 import type { Scene } from '../catalogue/light';
 import type { Age } from '../catalogue/supplies';
+import type { AgeRow } from './steady/figures';
 
 /** Something that a lesson's circuit must do, and whether it does, as observed. */
 export interface Goal {
@@ -13,6 +14,7 @@ export interface Goal {
     | 'dark-in'
     | 'silent-whole'
     | 'sounds-cut'
+    | 'follows-table'
     | 'board-makes-it';
   /** The age of the supply under which it must hold. */
   readonly age?: Age;
@@ -21,4 +23,10 @@ export interface Goal {
   readonly met: boolean;
   /** Lamps that do not do it. */
   readonly parts: readonly string[];
+}
+
+/** Every lamp lights, off the supply at one of its ages. */
+export function allLit(row: AgeRow): Goal {
+  const dark = row.lamps.filter(({ brightness }) => brightness === 'dark').map(({ part }) => part);
+  return { code: 'all-lit', age: row.age, met: dark.length === 0, parts: dark };
 }

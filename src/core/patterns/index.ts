@@ -13,6 +13,7 @@ import { oneShot } from './oneShot/oneShot';
 import { panel } from './panel/panel';
 import { pulsed } from './pulsed/pulsed';
 import { rgb } from './rgb/rgb';
+import { sequence } from './sequence/sequence';
 import { single } from './single/single';
 import { strings } from './strings/strings';
 import { tone } from './tone/tone';
@@ -40,6 +41,7 @@ export const PATTERNS = {
   pulsed,
   'light-switch': lightSwitch,
   'beam-alarm': beamAlarm,
+  sequence,
 } as const;
 export type PatternId = keyof typeof PATTERNS;
 export const PATTERN_IDS = Object.keys(PATTERNS) as PatternId[];

@@ -7,6 +7,7 @@ import type { Moving } from '../observe/observation';
 import { observe } from '../observe/observe';
 import { atAge } from '../patterns/steady/parts';
 import type { ChipTimes } from '../patterns/timed/figures';
+import type { ProgramSums } from '../program/sums';
 import type { PulseSums } from '../patterns/pulsed/pulses';
 import type { SheetRequest } from './request';
 import { workOut } from './sheet';
@@ -27,6 +28,7 @@ export interface Day {
   readonly seen: Moving;
   readonly timing: readonly ChipTimes[];
   readonly pulses?: PulseSums;
+  readonly program?: ProgramSums;
   readonly other?: Moving;
 }
 
@@ -43,8 +45,8 @@ export function dayOf(
   if (!worked.ok) return worked;
   const { circuit, seen, sums, started, supply } = worked.value;
   if (!seen) return refused(finding('does-not-move', {}));
-  const { timing = [], pulses } = sums;
-  const day = { seen, timing, ...(pulses ? { pulses } : {}) };
+  const { timing = [], pulses, program } = sums;
+  const day = { seen, timing, ...(pulses ? { pulses } : {}), ...(program ? { program } : {}) };
   if (beneath === 'nothing') return accepted(day);
   const other = observe(withHeld(otherwise(circuit, supply, beneath), started as Held | undefined));
   return accepted({
@@ -102,12 +104,13 @@ function evened(circuit: Circuit): Circuit {
 export function beneathsFor({ parts }: Circuit): Beneath[] {
   const chips = parts.some((part) => isKind(part, 'timer'));
   const steady = parts.some((part) => isKind(part, 'supply'));
+  const programmed = parts.some((part) => isKind(part, 'pin'));
   const fits: Readonly<Record<Beneath, boolean>> = {
     nothing: true,
     'other family': chips,
     'tired supply': steady,
     'fresh supply': steady,
-    'no lamps': true,
+    'no lamps': !programmed,
     'its mean': !steady,
   };
   return BENEATHS.filter((beneath) => fits[beneath]);

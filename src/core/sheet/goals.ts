@@ -2,9 +2,9 @@ import type { LampType } from '../catalogue/lamps';
 import type { SourceChoice } from '../catalogue/supplies';
 import type { Circuit } from '../circuit/circuit';
 import { patternOf, type PatternId } from '../patterns/index';
-import type { Goal } from '../patterns/goal';
+import { allLit, type Goal } from '../patterns/goal';
 import type { ChipTimes } from '../patterns/timed/figures';
-import { lessonSums, type AgeRow, type LessonSums } from '../patterns/steady/figures';
+import { lessonSums, type LessonSums } from '../patterns/steady/figures';
 
 /**
  * The lesson's aim as conditions, checked on the observed circuit: what its pattern promises, or that every lamp lights.
@@ -49,9 +49,4 @@ function keepsTime(chips: readonly ChipTimes[], turns: LessonSums['turns'] = [])
   const lamps = turns.filter(({ solved, wanted }) => isOff(solved, wanted));
   const parts = [...off.map(({ chip }) => chip), ...lamps.map(({ part }) => part)];
   return { code: 'keeps-time', met: parts.length === 0, parts };
-}
-
-function allLit(row: AgeRow): Goal {
-  const dark = row.lamps.filter(({ brightness }) => brightness === 'dark').map(({ part }) => part);
-  return { code: 'all-lit', age: row.age, met: dark.length === 0, parts: dark };
 }

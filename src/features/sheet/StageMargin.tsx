@@ -63,7 +63,8 @@ export function StageMargin({ stage, sheet, sessions, trial, onStage }: Props) {
 
 /** Only what moves has a day. */
 function moves(sheet: Sheet | undefined): boolean {
-  return sheet?.sums.timing !== undefined || sheet?.sums.pulses !== undefined;
+  const { timing, pulses, program } = sheet?.sums ?? {};
+  return [timing, pulses, program].some((sums) => sums !== undefined);
 }
 
 function counted(count: number, name: string): string {
@@ -107,7 +108,9 @@ function headline(stage: Stage, sheet: Sheet | undefined, sessions: readonly Giv
 
 const S = (seconds: number) => formatQuantity(seconds, 's', 2);
 
-function sumsHeadline({ timing, pulses, light, beam, loop, design }: LessonSums): string {
+function sumsHeadline({ timing, pulses, light, beam, loop, design, program }: LessonSums): string {
+  if (program)
+    return `${counted(program.lamps.length, 'pin')}, ${formatQuantity(program.lamps[0]!.peak, 'A')}`;
   if (light?.switches.typical !== undefined)
     return `switches at ${formatQuantity(light.switches.typical, 'lx', 2)}`;
   if (beam?.switches.typical !== undefined)
@@ -126,7 +129,8 @@ function timeHeadline({ solved, values, hertz }: ChipTimes): string {
   return solved.low > 0 ? `${S(solved.high)} up, ${S(solved.low)} down` : `${S(solved.high)} up`;
 }
 
-function dayHeadline({ timing, pulses }: LessonSums): string {
+function dayHeadline({ timing, pulses, program }: LessonSums): string {
+  if (program) return `${counted(program.rows.length, 'row')}, ${formatQuantity(program.roundSeconds, 's')}`;
   if (pulses) return `once round ${formatQuantity(1 / pulses.hertz, 's', 3)}`;
   if (!timing) return '';
   const { high, low } = timing[0]!.solved;

@@ -71,6 +71,7 @@ export function StageView(props: Props) {
         <SumsStage
           {...{ sheet, style }}
           choice={content.choice}
+          title={content.title}
           level={content.level}
           onChoice={props.onChoice}
         />

@@ -14,6 +14,8 @@ import {
 } from './wish/timerLessons';
 import { BeamAlarmWish } from './wish/beamLesson';
 import { LightSwitchWish } from './wish/lightLessons';
+import { SequenceTable } from './wish/SequenceTable';
+import { SequenceWish } from './wish/sequenceLesson';
 import { PulsedWish } from './wish/pulsedLesson';
 import { useProblems } from './wish/problems';
 import type { WishProps } from './wish/wishProps';
@@ -44,6 +46,7 @@ const WISHES: { readonly [Id in PatternId]: (props: WishProps<ParamsOf<Id>>) => 
   pulsed: PulsedWish,
   'light-switch': LightSwitchWish,
   'beam-alarm': BeamAlarmWish,
+  sequence: SequenceWish,
 };
 
 /** The lesson as a sentence whose underlined words are its inputs. */
@@ -57,6 +60,9 @@ export function WishBar({ choice, style, onChange }: Props) {
       <p className="sentence">
         <Wish params={choice.params} style={style} problems={problems} onChange={change} />
       </p>
+      {choice.pattern === 'sequence' && (
+        <SequenceTable params={choice.params} problems={problems} onChange={change} />
+      )}
       {problems.notes}
     </>
   );

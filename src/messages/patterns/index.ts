@@ -12,6 +12,7 @@ import { lampCover } from './lampCover';
 import { beamAlarm } from './beamAlarm';
 import { lightSwitch } from './lightSwitch';
 import { pulsed } from './pulsed';
+import { sequence } from './sequence';
 import { alternate, blink, blinkSimple, chain, oneShot, tone } from './timers';
 import type { PatternWords } from './words';
 
@@ -36,4 +37,5 @@ export const PATTERN_WORDS: Readonly<Record<PatternId, PatternWords>> = {
   pulsed,
   'light-switch': lightSwitch,
   'beam-alarm': beamAlarm,
+  sequence,
 };

@@ -64,14 +64,16 @@ function wiresOf({ legs, pins, railed }: Net): number {
 function netsOf(circuit: Circuit, board: BoardSpec): Net[] {
   const things = thingsOf(circuit);
   const source = things.find(({ id }) => isSource(circuit, id));
-  const rails = new Set(board.rails.length > 0 ? Object.values(source?.legs ?? {}) : []);
-  const inRows = things.filter((thing) => thing !== source || rails.size === 0);
+  const ends = [source?.legs['plus'], source?.legs['minus']].filter((net) => net !== undefined);
+  const rails = new Set(board.rails.length > 0 ? ends : []);
   const names = new Set(things.flatMap(({ legs }) => Object.values(legs)));
   return [...names].map((net): Net => {
-    const on = (thing: Thing) => Object.entries(thing.legs).filter(([, at]) => at === net);
-    const sides = inRows.map((thing) => sidesOf(thing, on(thing)));
+    const onRail = (thing: Thing) => thing === source && rails.has(net);
+    const on = (thing: Thing) =>
+      onRail(thing) ? [] : Object.entries(thing.legs).filter(([, at]) => at === net);
+    const sides = things.map((thing) => sidesOf(thing, on(thing)));
     return {
-      legs: inRows.reduce((sum, thing) => sum + on(thing).length, 0),
+      legs: things.reduce((sum, thing) => sum + on(thing).length, 0),
       pins: sides.reduce((sum, { left, right }) => sum + left + right, 0),
       both: sides.some(({ left, right }) => left > 0 && right > 0),
       railed: rails.has(net),

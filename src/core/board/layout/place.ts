@@ -46,10 +46,10 @@ export class Placer {
     const kept = order.filter((body) => this.setting.kept.has(body.id));
     const loose = order.filter((body) => !this.setting.kept.has(body.id));
     const railed = this.setting.lattice.board.rails.length > 0;
-    if (supply && (railed || this.setting.kept.has(supply.id))) this.putSupply(supply);
+    const leads = supply ? this.putSupply(supply, railed) : [];
     for (const body of kept) this.putKept(body);
     for (const block of runsOf(loose, this.setting.wiring)) this.putBlock(block);
-    if (supply && !this.placed.some(({ body }) => body === supply)) this.putLeads(supply);
+    if (supply && !this.setting.kept.has(supply.id)) this.putLeads(supply, leads);
     return { occupancy: this.occupancy, placed: this.placed, left: this.left };
   }
 
@@ -57,10 +57,18 @@ export class Placer {
     return this.setting.netNumber.get(name)!;
   }
 
-  private putSupply(supply: Thing): void {
+  /** Where it stays by hand, or its plus and minus on the rails where there are any; what else it has is led to last. */
+  private putSupply(supply: Thing, railed: boolean): number[] {
     const { lattice, kept } = this.setting;
-    const own = kept.get(supply.id) ?? [lattice.number('L+1'), lattice.number('L-1')];
-    this.commit(supply, { holes: own, covered: [], oddity: 0 });
+    const own = kept.get(supply.id);
+    if (own) this.commit(supply, { holes: own, covered: [], oddity: 0 });
+    if (own || !railed) return [];
+    return Object.entries(supply.legs).flatMap(([leg, net]) => {
+      if (leg !== 'plus' && leg !== 'minus') return [];
+      const hole = lattice.number(leg === 'plus' ? 'L+1' : 'L-1');
+      this.prices.take(hole, this.net(net));
+      return [hole];
+    });
   }
 
   private putKept(body: Thing): void {
@@ -225,11 +233,12 @@ export class Placer {
     }
   }
 
-  /** Flexible leads go one by one to the nearest hole of their nets. */
-  private putLeads(body: Thing): void {
+  /** Flexible leads go one by one to the nearest hole of their nets, after those that have theirs. */
+  private putLeads(body: Thing, begun: readonly number[] = []): void {
     const { lattice } = this.setting;
-    const holes: number[] = [];
-    for (const net of Object.values(body.legs).map((name) => this.net(name))) {
+    const holes = [...begun];
+    const nets = Object.values(body.legs).map((name) => this.net(name));
+    for (const net of nets.slice(begun.length)) {
       let best = -1;
       let least = NEVER;
       for (let hole = 0; hole < lattice.holes.length; hole++) {

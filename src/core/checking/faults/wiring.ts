@@ -160,18 +160,21 @@ function strayLegs(plan: Plan, circuit: Circuit, isWatched: (part: string) => bo
   const board = boardOf(plan);
   const taken = takenHoles(plan);
   return plan.placements
-    .filter(({ part }) => isWatched(part) && !isSource(circuit, part))
+    .filter(({ part }) => isWatched(part))
     .flatMap((placement) =>
+      // Of a supply plus and minus are led to last and looked at; the pins of a controller go wrong like any leg.
       Object.entries(placement.legs).flatMap(([pin, hole]) =>
-        [-1, 1].flatMap((rows): Slip[] => {
-          const to = shifted(plan, hole, rows, 0);
-          if (!holeOf(board, to) || taken.has(to) || holeOf(board, to)?.rail) return [];
-          const moved = { ...placement, legs: { ...placement.legs, [pin]: to } };
-          const placements = plan.placements.map((p) => (p === placement ? moved : p));
-          const kind = thingOf(circuit, placement.part)?.kind ?? 'wire';
-          const data = { part: placement.part, kind, pin, hole: to };
-          return [{ code: 'leg-astray', data, prior: 0.4, plan: { ...plan, placements } }];
-        }),
+        (isSource(circuit, placement.part) && (pin === 'plus' || pin === 'minus') ? [] : [-1, 1]).flatMap(
+          (rows): Slip[] => {
+            const to = shifted(plan, hole, rows, 0);
+            if (!holeOf(board, to) || taken.has(to) || holeOf(board, to)?.rail) return [];
+            const moved = { ...placement, legs: { ...placement.legs, [pin]: to } };
+            const placements = plan.placements.map((p) => (p === placement ? moved : p));
+            const kind = thingOf(circuit, placement.part)?.kind ?? 'wire';
+            const data = { part: placement.part, kind, pin, hole: to };
+            return [{ code: 'leg-astray', data, prior: 0.4, plan: { ...plan, placements } }];
+          },
+        ),
       ),
     );
 }

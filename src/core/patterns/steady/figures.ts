@@ -22,6 +22,7 @@ import { lampsSeen } from '../../observe/looks';
 import type { Observation } from '../../observe/observation';
 import { mayMove, observe, reportOf, supplyAmps } from '../../observe/observe';
 import type { ChipTimes, Helper, LampTurn } from '../timed/figures';
+import type { ProgramSums } from '../../program/sums';
 import type { PulseSums } from '../pulsed/pulses';
 import type { LoopSums } from '../single/working';
 import { heldToShow } from './checkpoints';
@@ -137,6 +138,8 @@ export interface LessonSums {
   readonly turns?: readonly LampTurn[];
   /** Peak and mean, of a lesson on pulses. */
   readonly pulses?: PulseSums;
+  /** What the table of a program does, row by row. */
+  readonly program?: ProgramSums;
   /** How the lamp follows the light, of a lesson with a sensor. */
   readonly light?: LightSums;
   /** What a beam does to its alarm. */

@@ -33,6 +33,13 @@ interface Drive {
   readonly values?: HouseStyle['values'] | undefined;
 }
 
+/** Where a lamp's current comes from or goes to: what is kept back of the supply there, its ohms, and at which level. */
+export interface Output {
+  readonly volts: number;
+  readonly ohms: number;
+  readonly level: 'up' | 'down' | 'across';
+}
+
 /**
  * The sum for one lamp behind a chip's output, which stays short of its rail and has ohms of its own.
  *
@@ -40,13 +47,25 @@ interface Drive {
  */
 export function drivenLamp(
   { part, type, resistor, lit, against }: DrivenLamp,
-  { family, supply, amps, beside = 0, ...choice }: Drive,
-  { shelf, style }: Means,
+  { family, ...drive }: Drive,
+  means: Means,
 ): Outcome<StringSum> {
   const { highDrop, highOhms, lowVolts, lowOhms } = TIMERS[family];
   const [up, down] = [lit === 'up' || against, lit === 'down' || against];
   const keeps = (up ? highDrop : 0) + (down ? lowVolts : 0);
   const ohms = (up ? highOhms : 0) + (down ? lowOhms : 0);
+  const output: Output = { volts: keeps, ohms, level: against ? 'across' : lit };
+  return lampBehind({ part, type, resistor }, output, drive, means);
+}
+
+/** The sum for one lamp behind an output of any kind. */
+export function lampBehind(
+  { part, type, resistor }: Pick<DrivenLamp, 'part' | 'type' | 'resistor'>,
+  output: Output,
+  { supply, amps, beside = 0, ...choice }: Omit<Drive, 'family'>,
+  { shelf, style }: Means,
+): Outcome<StringSum> {
+  const { volts: keeps, ohms } = output;
   // Ohms that more than this lamp's current flows through count more than once.
   const shared = (supply.ohms + ohms) * (1 + beside / amps);
   const junction = new Junction(shelf.lamps[type]);
@@ -71,7 +90,7 @@ export function drivenLamp(
     lamps: [{ part, type, volts: lampVolts }],
     wanted: amps,
     lampVolts,
-    output: { volts: keeps, ohms, level: against ? 'across' : lit },
+    output,
     voltsLeft,
     lessOhms: shared,
     exactOhms,

@@ -178,10 +178,22 @@ function Drawn({
 }
 
 function Bars({ row, x, faint }: { row: Extract<Row, { form: 'bars' }>; x: Scale; faint: boolean }) {
-  const { spells, most, height } = row;
+  const { spells, most, height, wanted = [] } = row;
   return (
     <>
       <line x1={LEFT} x2={RIGHT} y1={height} y2={height} stroke="var(--rule)" />
+      {!faint &&
+        wanted.map(({ from, to }) => (
+          <line
+            key={from}
+            x1={x(from)}
+            x2={x(to)}
+            y1={height + 4}
+            y2={height + 4}
+            stroke="var(--petrol)"
+            strokeWidth="3"
+          />
+        ))}
       {spells.map(({ from, to, amps }, i) => {
         const [left, right] = [x(from), x(to)];
         const tall = most > 0 ? Math.max(3, (amps / most) * height) : 0;

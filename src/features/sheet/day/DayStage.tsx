@@ -72,7 +72,7 @@ export function DayStage({ sheet, request, title, onInstant }: Props) {
   return (
     <section className="ruled" aria-busy={waiting}>
       <div className="ruled-head">
-        <h2>A day of this circuit</h2>
+        <h2>{sheet.sums.program ? 'What the table does' : 'A day of this circuit'}</h2>
         <Form.Select
           size="sm"
           className="w-auto no-print"
@@ -205,15 +205,27 @@ function Shown({ day, beneath, sheet, title, request, onInstant }: ShownProps) {
           {...{ seen, timing, request, title }}
         />
       )}
-      {day.pulses && <p className="pt-2">{whyItLights(day.pulses)}</p>}
+      <Explained day={day} />
       {timing.length > 0 && <ChipInside instant={instant} sheet={sheet} />}
       <Happenings changes={changes} at={at} title={title} onAt={setWanted} />
     </>
   );
 }
 
+/** How to read the chart, where that does not go without saying. */
+function Explained({ day: { program, pulses } }: { day: Day }) {
+  if (pulses) return <p className="pt-2">{whyItLights(pulses)}</p>;
+  if (!program) return null;
+  return (
+    <p className="small-print">
+      Boxes: what each lamp carries, as observed. The line under them: when the table wants it lit.
+    </p>
+  );
+}
+
 /** Seconds of one round of each thing that goes round. */
-function roundsOf({ timing, pulses }: Day): number[] {
+function roundsOf({ timing, pulses, program }: Day): number[] {
+  if (program) return [program.roundSeconds];
   const chips = timing.map(({ solved }) => solved.high + solved.low);
   return pulses ? [...chips, 1 / pulses.hertz] : chips;
 }
@@ -235,8 +247,11 @@ function slownessWords(slowness: number): string {
   return slowness < 10 ? slowness.toPrecision(2) : String(Number(slowness.toPrecision(2)));
 }
 
-function roundWords({ seen, pulses }: Day, slowest: number): string {
-  const goes = pulses !== undefined || Object.values(seen.run.cycles).some((cycle) => cycle.period);
+function roundWords({ seen, pulses, program }: Day, slowest: number): string {
+  const goes =
+    program !== undefined ||
+    pulses !== undefined ||
+    Object.values(seen.run.cycles).some((cycle) => cycle.period);
   return goes
     ? `once round ${formatQuantity(slowest, 's', 3)}`
     : `one light of ${formatQuantity(slowest, 's', 3)}`;

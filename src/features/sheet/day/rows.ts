@@ -1,4 +1,4 @@
-import { sourceOf, spellsOf, type Day, type LampSorts, type Moving } from '@/core';
+import { CONTROLLERS, sourceOf, spellsOf, wantedSpells, type Day, type LampSorts, type Moving } from '@/core';
 import { lampName } from '@/messages/names';
 
 /** One row of the chart. */
@@ -19,6 +19,8 @@ export type Row = {
       readonly form: 'bars';
       readonly spells: readonly { readonly from: number; readonly to: number; readonly amps: number }[];
       readonly most: number;
+      /** When a table wants the lamp lit. */
+      readonly wanted?: readonly { readonly from: number; readonly to: number }[];
     }
 );
 
@@ -29,9 +31,10 @@ const LOW = 0.74;
 /** A row for what each capacitor does, each output, and each lamp. */
 export function rowsOf(
   seen: Moving,
-  { timing, pulses }: Pick<Day, 'timing' | 'pulses'>,
+  { timing, pulses, program }: Pick<Day, 'timing' | 'pulses' | 'program'>,
   sorts: LampSorts,
 ): Row[] {
+  if (program) return programRows(seen, program, sorts);
   const { circuit, run } = seen;
   const scale = timing.length > 1 ? LOW : 1;
   const chips = timing.flatMap((times): Row[] => {
@@ -78,6 +81,21 @@ export function rowsOf(
   return [...(pulses ? pulseRows(seen, pulses) : []), ...chips, ...lamps];
 }
 
+/** What each lamp does beside what the table wants of it; dimmed ones by the mean of their pulses. */
+function programRows(seen: Moving, { table, lamps }: NonNullable<Day['program']>, sorts: LampSorts): Row[] {
+  const full = CONTROLLERS[table.board].steps;
+  return lamps.map(({ part, column }, i): Row => {
+    const name = `${part} ${lampName(sorts[part] ?? '').replace(/ \(.*/u, '')}`;
+    const own = column ?? i;
+    const whole = table.rows.every(({ steps, fade }) => !fade && (steps[own] === 0 || steps[own] === full));
+    if (!whole) {
+      const { amps } = seen.run.parts[part]!;
+      return { key: part, form: 'level', name, about: 'mean current', height: HEIGHTS.bars, values: amps };
+    }
+    return { ...bars(seen, part, name, 1), wanted: wantedSpells(table, own, seen.run.ended) };
+  });
+}
+
 /** What a source of pulses gives and what its lamp has of it, each with the mean that a meter shows. */
 function pulseRows({ circuit, run }: Moving, pulses: NonNullable<Day['pulses']>): Row[] {
   const over = (id: string): Float64Array | undefined => {
@@ -100,7 +118,7 @@ function pulseRows({ circuit, run }: Moving, pulses: NonNullable<Day['pulses']>)
 /** Amps from which a spell of light is drawn. */
 const LIT_FROM = 2e-4;
 
-function bars({ run }: Moving, id: string, name: string, scale: number): Row {
+function bars({ run }: Moving, id: string, name: string, scale: number): Extract<Row, { form: 'bars' }> {
   const { amps } = run.parts[id]!;
   const spells = spellsOf(run, id).map((spell) => {
     // At a jump two samples stand at one time: only those that are lit belong to the light.

@@ -9,6 +9,7 @@ import { LampsAtAges } from './LampsAtAges';
 import { LoopWork } from './LoopWork';
 import { SumBlockTable } from './SumBlockTable';
 import { StringWork } from './StringWork';
+import { ProgramWork } from './ProgramWork';
 import { PulseWork } from './PulseWork';
 import { TurnTable } from './TurnTable';
 import { TimingWork } from './TimingWork';
@@ -20,13 +21,14 @@ interface Props {
   readonly sheet: Sheet;
   readonly style: HouseStyle;
   readonly choice: PatternChoice;
+  readonly title: string;
   /** What the students are given. */
   readonly level: Level;
   onChoice(choice: PatternChoice): void;
 }
 
 /** The working at the level that one looks at: as the students get it, or whole. */
-export function SumsStage({ sheet, style, choice, level, onChoice }: Props) {
+export function SumsStage({ sheet, style, choice, title, level, onChoice }: Props) {
   const [shown, setShown] = useState<Level>('full working');
   return (
     <>
@@ -48,7 +50,7 @@ export function SumsStage({ sheet, style, choice, level, onChoice }: Props) {
         </Form.Select>
       </div>
       {shown === 'full working' ? (
-        <FullWorking {...{ sheet, style, choice, onChoice }} />
+        <FullWorking {...{ sheet, style, choice, title, onChoice }} />
       ) : (
         [...sumsAt(shown, sheet), seen(sheet, shown)].map((block) => (
           <SumBlockTable key={block.title} block={block} />
@@ -59,7 +61,7 @@ export function SumsStage({ sheet, style, choice, level, onChoice }: Props) {
 }
 
 /** The working, the lamps as the supply ages, and the ways that were compared. */
-function FullWorking({ sheet, style, choice, onChoice }: Omit<Props, 'level'>) {
+function FullWorking({ sheet, style, choice, title, onChoice }: Omit<Props, 'level'>) {
   const { sums } = sheet;
   if (sums.loop) return <LoopWork sums={sums} loop={sums.loop} style={style} />;
   return (
@@ -71,6 +73,7 @@ function FullWorking({ sheet, style, choice, onChoice }: Omit<Props, 'level'>) {
       {sums.timing && <TimingWork timing={sums.timing} choice={choice} onChoice={onChoice} />}
       {sums.turns && <TurnTable turns={sums.turns} />}
       {sums.light && <LightWork light={sums.light} />}
+      {sums.program && <ProgramWork program={sums.program} title={title} />}
       {sums.pulses && <PulseWork pulses={sums.pulses} />}
       {sums.walk && <WalkTable rows={sums.walk} />}
       {sums.knob && <KnobTable rows={sums.knob} />}
