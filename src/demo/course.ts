@@ -103,7 +103,7 @@ export const STOCK: readonly (readonly [StockSpec, number, number, number, strin
   [{ kind: 'light-sensor' }, 18, 10, 320, 'drawer C'],
   [{ kind: 'holder', supply: 'aa-alkaline', cells: 4 }, 15, 1, 95, 'shelf 2'],
   [{ kind: 'supply', supply: 'booster' }, 16, 1, 210, 'drawer 7'],
-  [{ kind: 'supply', supply: 'rail-5v' }, 15, 1, 640, 'shelf 4'],
+  [{ kind: 'controller', controller: 'five-volt' }, 15, 1, 1240, 'shelf 4'],
   [{ kind: 'supply', supply: 'bench' }, 14, 1, 4900, 'shelf 4'],
   [{ kind: 'supply', supply: 'lead-acid-12v' }, 14, 1, 2150, 'shelf 4'],
   [{ kind: 'jumper' }, 140, 70, 350, 'box J'],

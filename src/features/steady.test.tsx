@@ -47,7 +47,14 @@ describe.each(PATTERN_IDS)('the stages of %s', (pattern) => {
 
   it('show in the sums every resistor that is in the circuit, and the current of everything', () => {
     const page = text(
-      <SumsStage sheet={sheet} style={DEFAULT_STYLE} choice={choice} title="Test" level="card" onChoice={nothing} />,
+      <SumsStage
+        sheet={sheet}
+        style={DEFAULT_STYLE}
+        choice={choice}
+        title="Test"
+        level="card"
+        onChoice={nothing}
+      />,
     );
     for (const part of sheet.circuit.parts) {
       if (part.kind === 'resistor') expect(page).toContain(plain(formatOhms(part.params.ohms)));

@@ -250,6 +250,7 @@ const STOCK_WORDS: StockWords = {
   timer: ({ family }) => `timer chip, ${family === 'cmos' ? 'CMOS' : 'bipolar'}`,
   'light-sensor': () => 'light sensor',
   speaker: ({ ohms }) => `speaker ${formatOhms(ohms)}`,
+  controller: ({ controller }) => `${CONTROLLER_NAMES[controller]} with its cable`,
   'clip-lead': () => 'clip lead',
   fuse: () => 'fuse in a lead, 1 A',
   iron: () => 'soldering iron with stand',

@@ -5,6 +5,7 @@ import {
   formatOhms,
   formatQuantity,
   isCommonCathode,
+  isSource,
   partOf,
   thingOf,
   type LegPlace,
@@ -74,6 +75,23 @@ const WORDS: { readonly [A in Step['action']]: (step: Of<A>, sheet: Sheet) => St
     why: 'What stands around the circuit comes last: a fault under it is hard to find.',
   }),
 };
+
+/** The controller for a test of some lamps: which of its leads go where by then. */
+function boardWords(lit: readonly string[], { plan, circuit, sums }: Sheet): string {
+  const placed = plan.placements.find(({ part }) => isSource(circuit, part));
+  const pins = (sums.program?.lamps ?? []).filter(({ part }) => lit.includes(part));
+  const leads = pins.flatMap(({ pin }) => {
+    const at = placed?.legs[`pin ${pin}`];
+    return at === undefined ? [] : [`pin ${pin} in ${holeName(at)}`];
+  });
+  const rail = placed?.legs['plus'];
+  const all = [
+    `ground of the controller in ${holeName(placed?.legs['minus'] ?? '')}`,
+    ...(rail === undefined ? [] : [`its rail in ${holeName(rail)}`]),
+    ...leads,
+  ];
+  return `Put ${listed(all)}; then plug its cable in for a moment.`;
+}
 
 /** A lead from the controller: its ground, its rail, or one of its pins. */
 function boardLead(step: Of<'connect-supply'>, sheet: Sheet): StepWords {
@@ -259,9 +277,7 @@ function testWords({ block, of, gate }: Of<'block-gate'>, sheet: Sheet): StepWor
   return {
     title: `Stop: test ${soldered ? 'batch' : 'part'} ${block} of ${of}.`,
     detail: [
-      sheet.sums.program
-        ? 'Put the leads of the controller in, ground first, and plug its cable in for a moment.'
-        : 'Power on for a moment, minus first.',
+      sheet.sums.program ? boardWords(gate.lit, sheet) : 'Power on for a moment, minus first.',
       holdWords(gate),
       sheet.sums.beam && beamGateWords(sheet.sums.beam),
       seenWords(gate, sheet),

@@ -1,3 +1,4 @@
+import { CONTROLLERS } from '../catalogue/controllers';
 import { BOARDS, boughtAs, buildType } from '../board/boards';
 import type { Plan } from '../board/plan';
 import { isSteady, SUPPLIES, type SourceChoice } from '../catalogue/supplies';
@@ -106,10 +107,7 @@ function needs(request: KitRequest): Need[] {
   for (const thing of thingsOf(circuit)) {
     const spec = specOf(thing, lamps);
     if (spec !== 'elsewhere') add(spec, thing.id);
-    if (isSource(circuit, thing.id)) addSupply(supply, thing.id, build, add);
-    // A controller’s leads are loose wires with a plug at both ends.
-    if (isSource(circuit, thing.id) && thing.parts.length > 1)
-      add({ kind: 'jumper' }, thing.id, Object.keys(thing.legs).length);
+    if (isSource(circuit, thing.id)) addSource(supply, thing, build, add);
   }
   for (const placement of plan.placements) {
     if (placement.kind === 'jumper') add({ kind: WIRES[board.copper] }, placement.part);
@@ -145,6 +143,14 @@ function tapesOf(plan: Plan): number {
     ),
   );
   return 2 + stubs.size;
+}
+
+/** A supply, or the controller that is one: its leads are loose wires with a plug at both ends. */
+function addSource(supply: SourceChoice, thing: Thing, build: ReturnType<typeof buildType>, add: Add): void {
+  const board = Object.values(CONTROLLERS).find((one) => one.supply.kind === supply.kind);
+  if (!board || thing.parts.length < 2) return addSupply(supply, thing.id, build, add);
+  add({ kind: 'controller', controller: board.id }, thing.id);
+  add({ kind: 'jumper' }, thing.id, Object.keys(thing.legs).length);
 }
 
 /** What the supply is made of: cells with what holds them, a lead, or what two at a bench share, with its fuse. */

@@ -20,6 +20,7 @@ export const LOSS_RATES: Readonly<Record<StockSpec['kind'], number>> = {
   timer: 0.04,
   'light-sensor': 0.03,
   speaker: 0.02,
+  controller: 0.02,
   tape: 0.1,
   'tinned-wire': 0.1,
   'clip-lead': 0.03,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { CONTROLLER_IDS } from '../catalogue/controllers';
 import { LAMP_TYPES } from '../catalogue/lamps';
 import { TIMER_FAMILIES } from '../catalogue/timers';
 
@@ -21,6 +22,7 @@ export const partStockSchemas = [
   z.strictObject({ kind: z.literal('timer'), family: z.enum(TIMER_FAMILIES) }),
   z.strictObject({ kind: z.literal('light-sensor') }),
   z.strictObject({ kind: z.literal('speaker'), ohms: z.number().positive().max(1e4) }),
+  z.strictObject({ kind: z.literal('controller'), controller: z.enum(CONTROLLER_IDS) }),
 ] as const;
 
 export type PartStock = z.output<(typeof partStockSchemas)[number]>;

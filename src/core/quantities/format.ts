@@ -38,8 +38,12 @@ export function formatPlain(value: number, scale = 1, digits = 3): string {
   return significant(value / scale, digits);
 }
 
-function engineering(value: number, unit: Unit, digits: number): { text: string; prefix: string } {
-  if (!Number.isFinite(value)) return { text: '–', prefix: '' };
+/** Less than a thousandth of the smallest prefix is what rounding leaves of nothing. */
+const NOTHING = 1e-15;
+
+function engineering(given: number, unit: Unit, digits: number): { text: string; prefix: string } {
+  if (!Number.isFinite(given)) return { text: '–', prefix: '' };
+  const value = Math.abs(given) < NOTHING ? 0 : given;
   const rounded = Math.abs(Number(value.toPrecision(digits)));
   const [scale, prefix] = stepFor(rounded, unit);
   return { text: significant(value / scale, digits), prefix };

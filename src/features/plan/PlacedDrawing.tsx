@@ -156,33 +156,59 @@ function WireName({ from, to, name }: { from: Point; to: Point; name: string }) 
   );
 }
 
-/** The battery's two leads, coming in from the edge of the board. */
+interface LeadEnd {
+  readonly leg: string;
+  readonly place: Point;
+  readonly colour: string;
+  readonly mark: string;
+}
+
+/** The leads of what feeds the board, coming in from its edge: a battery's two, and those of a controller's pins. */
 function Leads({ plan, placement, view }: { plan: Plan; placement: Placement; view: View }) {
   const { copper, rails } = boardOf(plan);
   if (copper === 'tapes') return null;
-  const [plus, minus] = ['plus', 'minus'].map((pin) => atHole(plan, placement.legs[pin]!, view)) as [
-    Point,
-    Point,
-  ];
+  const ends = Object.entries(placement.legs).map(([leg, hole]): LeadEnd => {
+    const place = atHole(plan, hole, view);
+    if (leg === 'plus') return { leg, place, colour: WIRE_COLOURS.red, mark: '+' };
+    if (leg === 'minus') return { leg, place, colour: WIRE_COLOURS.black, mark: '−' };
+    return { leg, place, colour: WIRE_COLOURS.green, mark: leg };
+  });
   const railed = rails.length > 0 && view === 'plain';
-  const ends = [
-    { place: plus, colour: WIRE_COLOURS.red, mark: '+' },
-    { place: minus, colour: WIRE_COLOURS.black, mark: '−' },
-  ];
-  if (!railed) {
-    return ends.map(({ place, colour, mark }) => (
-      <g key={mark}>
-        <path
-          d={`M${place.x} ${place.y} C${place.x - 8} ${place.y} ${14} ${place.y - 8} 2 ${place.y - 8}`}
-          fill="none"
-          stroke={colour}
-          strokeWidth="3"
-          strokeLinecap="round"
-        />
-        <Label place={{ x: place.x + 6, y: place.y - 7 }} first={`${placement.part} ${mark}`} />
-      </g>
-    ));
-  }
+  const fed = ends.filter(({ leg }) => leg === 'plus' || leg === 'minus');
+  const pins = ends.filter((end) => !fed.includes(end));
+  return (
+    <>
+      {railed ? (
+        <RailLeads ends={fed} name={placement.part} />
+      ) : (
+        fed.map((end) => <SideLead key={end.mark} end={end} label={`${placement.part} ${end.mark}`} />)
+      )}
+      {pins.map((end) => (
+        <SideLead key={end.mark} end={end} label={end.mark} />
+      ))}
+    </>
+  );
+}
+
+/** A lead from the left edge to its hole, named there. */
+function SideLead({ end: { place, colour }, label }: { end: LeadEnd; label: string }) {
+  return (
+    <g>
+      <path
+        d={`M${place.x} ${place.y} C${place.x - 8} ${place.y} ${14} ${place.y - 8} 2 ${place.y - 8}`}
+        fill="none"
+        stroke={colour}
+        strokeWidth="3"
+        strokeLinecap="round"
+      />
+      <Label place={{ x: place.x + 6, y: place.y - 7 }} first={label} />
+    </g>
+  );
+}
+
+/** Leads into the rails, over the upper edge. */
+function RailLeads({ ends, name }: { ends: readonly LeadEnd[]; name: string }) {
+  const said = ends.map(({ mark }) => (mark === '+' ? 'red to +' : 'black to −'));
   return (
     <>
       {ends.map(({ place, colour }, i) => (
@@ -196,7 +222,7 @@ function Leads({ plan, placement, view }: { plan: Plan; placement: Placement; vi
         />
       ))}
       <text x="58" y="11" fontSize={LETTERS.label} fill={DRAWN.ink}>
-        {placement.part}: red to +, black to −
+        {name}: {said.join(', ')}
       </text>
     </>
   );

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import {
   BOARD_CHOICES,
+  CONTROLLER_IDS,
   LAMP_TYPES,
   parseQuantity,
   SUPPLIES,
@@ -10,7 +11,7 @@ import {
   type Unit,
 } from '@/core';
 import { sentences } from '@/messages/findings';
-import { BOARD_NAMES, lampName, SUPPLY_NAMES } from '@/messages/names';
+import { BOARD_NAMES, CONTROLLER_NAMES, lampName, SUPPLY_NAMES } from '@/messages/names';
 
 type Kind = StockSpec['kind'];
 
@@ -27,6 +28,7 @@ export const KIND_WORDS: Readonly<Record<Kind, string>> = {
   timer: 'timer chip',
   'light-sensor': 'light sensor',
   speaker: 'speaker',
+  controller: 'controller board',
   button: 'push button',
   cell: 'cell or battery',
   holder: 'holder with leads',
@@ -54,6 +56,7 @@ export const FIELDS_AT_FIRST = {
   body: 'electrolytic' as 'electrolytic' | 'ceramic',
   polarity: 'npn' as 'npn' | 'pnp',
   family: 'bipolar' as (typeof TIMER_FAMILIES)[number],
+  controller: 'five-volt' as (typeof CONTROLLER_IDS)[number],
   cells: 3,
   have: 0,
   packSize: 10,
@@ -97,6 +100,9 @@ export const ASKS: Readonly<Record<Kind, readonly Ask[]>> = {
   ],
   inductor: [value('Value', '47 mH')],
   speaker: [value('Value', '64 Ω')],
+  controller: [
+    { name: 'controller', label: 'Which', of: CONTROLLER_IDS.map((id) => [id, CONTROLLER_NAMES[id]]) },
+  ],
   zener: [value('Its volts', '8V2')],
   led: [{ name: 'lamp', label: 'Colour', of: LAMP_TYPES.map((type) => [type, lampName(type)]) }],
   'rgb-lamp': [{ name: 'common', label: 'Common leg', of: same(['cathode', 'anode']) }],
@@ -150,6 +156,7 @@ const SPEC_OF: {
   }),
   inductor: (_, read) => ({ kind: 'inductor', henries: read('H') }),
   speaker: (_, read) => ({ kind: 'speaker', ohms: read('Ω') }),
+  controller: ({ controller }) => ({ kind: 'controller', controller }),
   zener: (_, read) => ({ kind: 'zener', volts: read('V') }),
   led: ({ lamp }) => ({ kind: 'led', lamp }),
   'rgb-lamp': ({ common }) => ({ kind: 'rgb-lamp', common }),

@@ -233,12 +233,22 @@ export class Placer {
     }
   }
 
+  /** A lead from what feeds the board belongs among the things that it leads to. */
+  private blockLedTo(body: Thing, net: string): number {
+    const { wiring } = this.setting;
+    const end =
+      body === wiring.supply
+        ? wiring.bodies.find(({ legs }) => Object.values(legs).includes(net))
+        : undefined;
+    return (end && wiring.block.get(end.id)) ?? -1;
+  }
+
   /** Flexible leads go one by one to the nearest hole of their nets, after those that have theirs. */
   private putLeads(body: Thing, begun: readonly number[] = []): void {
     const { lattice } = this.setting;
     const holes = [...begun];
-    const nets = Object.values(body.legs).map((name) => this.net(name));
-    for (const net of nets.slice(begun.length)) {
+    for (const name of Object.values(body.legs).slice(begun.length)) {
+      const [net, block] = [this.net(name), this.blockLedTo(body, name)];
       let best = -1;
       let least = NEVER;
       for (let hole = 0; hole < lattice.holes.length; hole++) {
@@ -248,7 +258,7 @@ export class Placer {
         // Leads come in from the edge: further in they would lie in the way of wires.
         const place = (lattice.board.copper === 'rows' ? 0.6 : 0.12) * edge + 0.02 * y;
         if (place >= least) continue;
-        const cost = place + this.prices.legCost(hole, net, -1);
+        const cost = place + this.prices.legCost(hole, net, block);
         if (cost < least) {
           least = cost;
           best = hole;

@@ -71,7 +71,9 @@ function lines(sum: StringSum, { sums, circuit }: Sheet, style: HouseStyle): Sum
     ...(lessOhms > 0
       ? [
           {
-            name: output ? 'less the ohms of output and supply' : 'less the supply’s own ohms',
+            name: output
+              ? `less the ohms of ${sums.program ? 'pin' : 'output'} and supply`
+              : 'less the supply’s own ohms',
             work: `${less.terms.join(` ${MINUS} `)}${ownWords(sum, sums)}`,
             figure: less.total,
           },
