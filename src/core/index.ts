@@ -217,6 +217,9 @@ export {
   type ControllerPin,
 } from './catalogue/controllers';
 export { nearestPin, pinId, pinNumber } from './program/pins';
+export { MIX_COLOUR_NAMES, type MixColour } from './catalogue/colours';
+export type { MixLamp, MixSums } from './patterns/rgb/mix';
+export { PULSES_AT_FIRST } from './patterns/rgb/pulses';
 export type { ProgramLamp, ProgramState, ProgramSums } from './program/sums';
 export {
   COLUMNS_MOST,

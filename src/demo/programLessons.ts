@@ -1,5 +1,5 @@
 import type { LessonContent } from '@/server/repositories/lessons';
-import { lesson, on } from './lesson';
+import { lesson, on, USB } from './lesson';
 
 /** Lessons whose lamps hang on a controller. */
 export const PROGRAM_LESSONS: readonly LessonContent[] = [
@@ -34,6 +34,34 @@ export const PROGRAM_LESSONS: readonly LessonContent[] = [
         rounds: 2,
         after: 'off',
         says: 18,
+      },
+      build: on('half'),
+    },
+  ),
+  lesson(
+    'Signal lantern in any colour',
+    {
+      aim: 'One lamp, three pins, every colour: set the steps of turquoise, and show by the meter that each mean is its share.',
+      story: 'Every harbour has its own colour at night, and this one wants turquoise.',
+      notes: 'A sheet of tracing paper over the lamp mixes what the three chips give. Look at white first.',
+      ageGroup: '13 and up',
+      level: 'card',
+    },
+    {
+      pattern: 'rgb',
+      params: {
+        supply: USB,
+        common: 'cathode',
+        drive: 'pulses',
+        resistors: 'own',
+        amps: { red: 0.012, green: 0.006, blue: 0.006 },
+        knobs: { red: 0, green: 0, blue: 0 },
+        pulses: {
+          board: 'five-volt',
+          pins: { red: 9, green: 11, blue: 13 },
+          colour: 'turquoise',
+          steps: { red: 0, green: 255, blue: 128 },
+        },
       },
       build: on('half'),
     },

@@ -1,3 +1,4 @@
+import { pinName } from '@/messages/names';
 import { renderToStaticMarkup } from 'react-dom/server';
 import type { ReactElement } from 'react';
 import { patternSheet, sheetWith } from '../../tests/support/sheets';
@@ -189,7 +190,7 @@ describe('the circuit diagram', () => {
     const markup = diagram(made);
     const [, width, height] = /viewBox="0 0 ([\d.]+) ([\d.]+)"/u.exec(markup)!.map(Number);
     for (const { id } of made.circuit.parts)
-      expect(markup.match(new RegExp(`>${id}</text>`, 'gu'))).toHaveLength(1);
+      expect(markup.match(new RegExp(`>${pinName(id)}</text>`, 'gu'))).toHaveLength(1);
     for (const x of all(markup, 'text', 'x').map(Number)) expect(x).toBeLessThan(width!);
     for (const y of all(markup, 'text', 'y').map(Number)) expect(y).toBeLessThan(height!);
   });

@@ -4,6 +4,7 @@ import {
   thingsOf,
   currentPaths,
   boardOf,
+  formatEntered,
   formatOhms,
   formatQuantity,
   isSource,
@@ -181,6 +182,11 @@ describe.each(LESSONS.map((lesson) => [lesson.title, lesson] as const))(
           if (!isSource(sheet.circuit, id)) expect(talk.path).toContain(id);
         return;
       }
+      if (sheet.sums.program) {
+        const [{ part, resistor, pin }] = [sheet.sums.program.lamps[0]!];
+        for (const name of [part, resistor, `pin ${pin}`]) expect(talk.path).toContain(name);
+        return;
+      }
       const passed = new Set(currentPaths(sheet.circuit).flat());
       for (const { id } of sheet.circuit.parts)
         if (!isSource(sheet.circuit, id)) expect(passed).toContain(id);
@@ -208,6 +214,12 @@ describe.each(LESSONS.map((lesson) => [lesson.title, lesson] as const))(
       if (sheet.sums.light) {
         expect(talk.sum).toContain(sheet.sums.light.sensor);
         expect(talk.sum).toContain(sheet.sums.light.trim);
+        return;
+      }
+      if (sheet.sums.program) {
+        const { roundSeconds, lamps } = sheet.sums.program;
+        for (const figure of [formatEntered(roundSeconds, 's'), formatQuantity(lamps[0]!.peak, 'A')])
+          expect(plain(talk.sum)).toContain(plain(figure));
         return;
       }
       const total = /= ([\d.]+) V/u.exec(plain(talk.sum))![1]!;

@@ -109,9 +109,9 @@ const SENTENCES: Sentences = {
       ? `Two lamps hang on pin ${pin}, and would always do the same. Pin ${nearest} is free.`
       : `Two columns of the table name pin ${pin}. Pin ${nearest} is free.`,
   'step-beyond': ({ row, pin, step, limit }) =>
-    `Row ${row} sets pin ${pin} to ${formatPlain(step)}, and this board’s steps end at ${formatPlain(limit)}: nothing wraps round to 0. Write ${formatPlain(limit)} for fully on.`,
+    `${row > 0 ? `Row ${row}` : 'The mix'} sets pin ${pin} to ${formatPlain(step)}, and this board’s steps end at ${formatPlain(limit)}: nothing wraps round to 0. Write ${formatPlain(limit)} for fully on.`,
   'pin-does-not-dim': ({ row, pin, how, nearest }) =>
-    `Row ${row} ${how === 'fade' ? 'fades' : 'dims'} pin ${pin}, which is only on or off. Pin ${nearest} dims and is free; or let the row jump to fully on.`,
+    `${row > 0 ? `Row ${row}` : 'The mix'} ${how === 'fade' ? 'fades' : 'dims'} pin ${pin}, which is only on or off. Pin ${nearest} dims and is free${row > 0 ? '; or let the row jump to fully on' : ''}.`,
   'table-misses-wire': ({ part, wire, pin }) =>
     `The lead of ${part} is in pin ${wire}, and the table sets pin ${pin}: ${part} stays dark. Change the one or the other.`,
   'pin-uploads': ({ pin, nearest }) =>

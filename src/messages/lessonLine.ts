@@ -1,6 +1,7 @@
 import { formatEntered, formatOhms, formatQuantity, type Sheet } from '@/core';
 import { SCENE_WORDS } from './light';
 import { lampName, supplyName } from './names';
+import { mixLine } from './mix';
 import { programLine } from './program';
 import { listWords } from './stepWords';
 
@@ -10,6 +11,7 @@ export function lessonLine({ sums }: Pick<Sheet, 'sums'>): string {
   if (loop) {
     return `${lampName(loop.lamp.type)} lamp, ${formatOhms(loop.chosen)}, ${supplyName(supply)}: ${formatQuantity(design.amps, 'A')}`;
   }
+  if (sums.mix) return `a three-colour lamp, ${mixLine(sums.mix)}, ${supplyName(supply)}`;
   if (sums.program) return `${programLine(sums.program)}, ${supplyName(supply)}`;
   if (sums.light) {
     const [lamp] = design.lamps;

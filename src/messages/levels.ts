@@ -13,6 +13,7 @@ import {
 } from '@/core';
 import { lampName, looksWords, ownName } from './names';
 import type { SumBlock, SumLine } from './sumLines';
+import { mixLines } from './mix';
 import { timeLines } from './program';
 import { pulseLines } from './pulses';
 import { timingLines } from './timing';
@@ -34,6 +35,7 @@ export function sumsAt(level: Exclude<Level, 'full working'>, sheet: Sheet): Sum
     ...timingSums(level, sheet),
     ...pulseBlocks(level, sheet),
     ...programBlocks(level, sheet),
+    ...(level === 'card' && sheet.sums.mix ? [{ title: 'The means', lines: mixLines(sheet.sums.mix) }] : []),
     ...ownSums(sheet).map((sum) => ({
       title: `${listWords(sum.alike)}: ${formatOhms(sum.chosen)}`,
       lines: level === 'card' ? cardLines(sum) : [bandLine(sum.chosen)],

@@ -115,8 +115,15 @@ export function timeLines(program: ProgramSums): { name: string; work: string; f
   ];
 }
 
+/** The lamps on a controller’s pins, whatever its program does with them. */
+export function boardLamps({
+  sums,
+}: Pick<Sheet, 'sums'>): readonly { part: string; pin: number; place: number }[] {
+  return sums.program?.lamps ?? sums.mix?.lamps ?? [];
+}
+
 /** Where a lamp’s lead goes, for its step: `pin 9, the 12th place from ground`. */
 export function pinPlaceWords({ sums }: Pick<Sheet, 'sums'>, pin: number): string {
-  const lamp = sums.program?.lamps.find((one) => one.pin === pin);
+  const lamp = boardLamps({ sums }).find((one) => one.pin === pin);
   return lamp ? `pin ${pin}, place ${lamp.place} counted from ground` : `pin ${pin}`;
 }

@@ -15,7 +15,7 @@ import {
   type Step,
 } from '@/core';
 import { beamGateWords, beamLampWords } from './beam';
-import { pinPlaceWords } from './program';
+import { boardLamps, pinPlaceWords } from './program';
 import { gateWords, holdWords, readingWords, seenWords, swingWords } from './gates';
 import { article, capital, listed } from './grammar';
 import { capacitorWords, furtherWords, helpOf, timeOf, timerWords } from './chipSteps';
@@ -39,7 +39,7 @@ const WORDS: { readonly [A in Step['action']]: (step: Of<A>, sheet: Sheet) => St
     buildType(boardOf(sheet.plan)) === 'plugged' ? jumperWords(step) : linkWords(step),
   'place-part': placeWords,
   'connect-supply': (step, sheet) =>
-    sheet.sums.program
+    onBoard(sheet)
       ? boardLead(step, sheet)
       : {
           title: `Put the ${step.pin === 'plus' ? 'red' : 'black'} lead of ${leadOf(sheet)} in ${hole(step.legs, 0)}.`,
@@ -76,10 +76,15 @@ const WORDS: { readonly [A in Step['action']]: (step: Of<A>, sheet: Sheet) => St
   }),
 };
 
+/** Whether the lamps hang on the pins of a controller. */
+function onBoard({ sums }: Pick<Sheet, 'sums'>): boolean {
+  return sums.program !== undefined || sums.mix !== undefined;
+}
+
 /** The controller for a test of some lamps: which of its leads go where by then. */
 function boardWords(lit: readonly string[], { plan, circuit, sums }: Sheet): string {
   const placed = plan.placements.find(({ part }) => isSource(circuit, part));
-  const pins = (sums.program?.lamps ?? []).filter(({ part }) => lit.includes(part));
+  const pins = boardLamps({ sums }).filter(({ part }) => lit.includes(part));
   const leads = pins.flatMap(({ pin }) => {
     const at = placed?.legs[`pin ${pin}`];
     return at === undefined ? [] : [`pin ${pin} in ${holeName(at)}`];
@@ -109,7 +114,7 @@ function boardLead(step: Of<'connect-supply'>, sheet: Sheet): StepWords {
           : `It stands at ${formatQuantity(sheet.sums.supplyFigures.volts, 'V')}: lamps hang between it and their pins.`,
     };
   }
-  const lamp = sheet.sums.program?.lamps.find(({ pin }) => pin === Number(number));
+  const lamp = boardLamps(sheet).find(({ pin }) => pin === Number(number));
   return {
     title: `Put a lead from pin ${number} of the controller in ${at}.`,
     detail: `It is ${pinPlaceWords(sheet, Number(number))}.`,
@@ -277,7 +282,7 @@ function testWords({ block, of, gate }: Of<'block-gate'>, sheet: Sheet): StepWor
   return {
     title: `Stop: test ${soldered ? 'batch' : 'part'} ${block} of ${of}.`,
     detail: [
-      sheet.sums.program ? boardWords(gate.lit, sheet) : 'Power on for a moment, minus first.',
+      onBoard(sheet) ? boardWords(gate.lit, sheet) : 'Power on for a moment, minus first.',
       holdWords(gate),
       sheet.sums.beam && beamGateWords(sheet.sums.beam),
       seenWords(gate, sheet),

@@ -12,6 +12,7 @@ import {
 import { pulsePredictions, pulseTalk } from './pulses';
 import { beamPath, beamPredictions, beamTalk } from './beam';
 import { lightPath, lightPredictions, lightTalk } from './light';
+import { mixPath, mixPredictions, mixTalk } from './mix';
 import { PATTERN_WORDS } from './patterns';
 import { programPath, programPredictions, programTalk } from './program';
 import { listWords } from './stepWords';
@@ -45,7 +46,8 @@ export function talkFor(sheet: Sheet): Talk {
 }
 
 function pathTalk(sheet: Sheet): string {
-  const { timing, light, beam, program } = sheet.sums;
+  const { timing, light, beam, program, mix } = sheet.sums;
+  if (mix) return mixPath(mix);
   if (beam) return beamPath(beam);
   if (program) return programPath(program);
   if (timing) return chargeWords(timing);
@@ -53,7 +55,8 @@ function pathTalk(sheet: Sheet): string {
 }
 
 function sumTalk(sheet: Sheet): string {
-  const { timing, pulses, beam, program } = sheet.sums;
+  const { timing, pulses, beam, program, mix } = sheet.sums;
+  if (mix) return mixTalk(mix);
   if (program) return programTalk(program);
   if (beam) return beamTalk(beam);
   if (timing) return timeWords(timing);
@@ -69,6 +72,7 @@ function whyWords({ circuit }: Sheet, id: string, kind: Kind): string {
 function predictions(sheet: Sheet): string[] {
   const { lamps, amps } = sheet.sums.design;
   const [first] = lamps;
+  if (sheet.sums.mix) return mixPredictions(sheet.sums.mix);
   if (sheet.sums.program) return programPredictions(sheet.sums.program);
   if (sheet.sums.pulses) return pulsePredictions(sheet.sums.pulses);
   if (sheet.sums.light) return lightPredictions(sheet.sums.light);

@@ -5,6 +5,8 @@ import {
   CONTROLLERS,
   controllerPin,
   LAMP_TYPES,
+  MIX_COLOUR_NAMES,
+  PULSES_AT_FIRST,
   SCENES,
   SUPPLIES,
   SUPPLY_KINDS,
@@ -108,7 +110,10 @@ export const WISHES: { readonly [Id in PatternId]: fc.Arbitrary<ParamsOf<Id>> } 
   rgb: fc.record({
     supply,
     common: fc.constantFrom('cathode', 'anode') as fc.Arbitrary<'cathode' | 'anode'>,
-    drive: fc.constantFrom('fixed', 'potentiometer') as fc.Arbitrary<'fixed' | 'potentiometer'>,
+    drive: fc.constantFrom('fixed', 'potentiometer', 'pulses') as fc.Arbitrary<
+      'fixed' | 'potentiometer' | 'pulses'
+    >,
+    pulses: fc.constantFrom(...MIX_COLOUR_NAMES).map((colour) => ({ ...PULSES_AT_FIRST, colour })),
     resistors: fc.constantFrom('own', 'shared') as fc.Arbitrary<'own' | 'shared'>,
     amps: fc.record({ red: amps, green: amps, blue: amps }),
     knobs: fc.constant({ red: 0, green: 0.5, blue: 1 }),

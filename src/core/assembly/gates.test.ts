@@ -108,8 +108,13 @@ function brokenByTable(whole: Circuit, gate: Gate): string[] {
   const circuit = withoutWires(tied(whole));
   const pins = circuit.parts.filter((part) => isKind(part, 'pin'));
   const rows = Math.max(...pins.map(({ params }) => params.spells.length));
-  const ends = Array.from({ length: rows }, (_, row) => row).flatMap((row) =>
-    (['from', 'to'] as const).map((end) => pins.map(({ params }) => params.spells[row]?.[end] ?? 0)),
+  const still = { high: () => 1, low: () => 0, input: () => 0 } as const;
+  const shareOf = ({ params }: (typeof pins)[number], row: number, end: 'from' | 'to') => {
+    if (params.drive === 'table') return params.spells[row]?.[end] ?? params.after;
+    return params.drive === 'pwm' ? params.duty : still[params.drive]();
+  };
+  const ends = Array.from({ length: rows + 1 }, (_, row) => row).flatMap((row) =>
+    (['from', 'to'] as const).map((end) => pins.map((pin) => shareOf(pin, row, end))),
   );
   const lamps = circuit.parts.filter((part) => isKind(part, 'led'));
   const known = new Map<string, Record<string, number>>();
@@ -119,7 +124,7 @@ function brokenByTable(whole: Circuit, gate: Gate): string[] {
     if (before) return before;
     const drives = new Map(pins.map(({ id }, i) => [id, high[i] ? ('high' as const) : ('low' as const)]));
     const parts = circuit.parts.map((part) =>
-      isKind(part, 'pin') && part.params.drive === 'table'
+      isKind(part, 'pin') && part.params.drive !== 'input'
         ? { ...part, params: { ...part.params, drive: drives.get(part.id)! } }
         : part,
     );
@@ -130,9 +135,8 @@ function brokenByTable(whole: Circuit, gate: Gate): string[] {
     known.set(key, amps);
     return amps;
   };
-  const states = [...ends, pins.map(({ params }) => params.after)];
   const most = (id: string) =>
-    states.reduce((best, shares) => {
+    ends.reduce((best, shares) => {
       const phases = Array.from({ length: PHASES }, (_, k) => (k + 0.5) / PHASES);
       const sum = phases.reduce((all, phase) => all + ampsAt(shares.map((share) => phase < share))[id]!, 0);
       return Math.max(best, sum / PHASES);

@@ -1,4 +1,4 @@
-import type { Circuit, Part } from '../circuit/circuit';
+import { isKind, type Circuit, type Part } from '../circuit/circuit';
 import { sourceOf } from '../circuit/source';
 
 /** A circuit between its supply's ends, as things in a row and side by side. */
@@ -24,7 +24,7 @@ export function seriesParallel(circuit: Circuit): Tree | undefined {
   const edges: Tree[] = [];
   for (const part of circuit.parts) {
     if (part === supply || part.kind === 'wire') continue;
-    const ends = [...new Set(Object.values(part.pins))];
+    const ends = endsOf(part);
     if (ends.length !== 2) return undefined;
     edges.push({ form: 'part', part, from: ends[0]!, to: ends[1]! });
   }
@@ -33,6 +33,13 @@ export function seriesParallel(circuit: Circuit): Tree | undefined {
   }
   const [only] = edges;
   return only && edges.length === 1 ? turned(only, plus) : undefined;
+}
+
+/** A controller's pin stands where it lets current pass: from the rail inside, or to ground where lamps hang from the rail. */
+function endsOf(part: Part): string[] {
+  const { pin, ground, rail } = part.pins;
+  if (!isKind(part, 'pin') || rail === undefined) return [...new Set(Object.values(part.pins))];
+  return part.body && 'rail' in part.body.legs ? [pin!, ground!] : [rail, pin!];
 }
 
 function joinParallel(edges: Tree[]): boolean {

@@ -8,7 +8,7 @@ import {
   type LampSorts,
   type Part,
 } from '@/core';
-import { lampName } from '@/messages/names';
+import { lampName, pinName } from '@/messages/names';
 import { ChipSymbol } from './ChipSymbol';
 import { SymbolDrawing, type ResistorSymbol } from './symbols';
 
@@ -152,6 +152,8 @@ function labelOf(part: Part, sorts: LampSorts): string[] {
       return [part.id, formatQuantity(part.params.vz, 'V')];
     case 'supply':
       return [part.id, formatQuantity(part.params.volts, 'V')];
+    case 'pin':
+      return [pinName(part.id)];
     case 'signal':
       return [part.id, ...signalWords(part.params)];
     default:

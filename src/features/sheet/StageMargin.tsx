@@ -1,4 +1,5 @@
 import { choiceOf, formatOhms, formatQuantity, type ChipTimes, type LessonSums, type Sheet } from '@/core';
+import { mixName } from '@/messages/mix';
 import { BOARD_SHORT } from '@/messages/names';
 import type { GivenSession } from './given';
 import { dayName } from '@/ui/dates';
@@ -108,7 +109,8 @@ function headline(stage: Stage, sheet: Sheet | undefined, sessions: readonly Giv
 
 const S = (seconds: number) => formatQuantity(seconds, 's', 2);
 
-function sumsHeadline({ timing, pulses, light, beam, loop, design, program }: LessonSums): string {
+function sumsHeadline({ timing, pulses, light, beam, loop, design, program, mix }: LessonSums): string {
+  if (mix) return mixName(mix);
   if (program)
     return `${counted(program.lamps.length, 'pin')}, ${formatQuantity(program.lamps[0]!.peak, 'A')}`;
   if (light?.switches.typical !== undefined)

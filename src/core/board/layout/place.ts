@@ -233,7 +233,7 @@ export class Placer {
     }
   }
 
-  /** A lead from what feeds the board belongs among the things that it leads to. */
+  /** A lead from a controller's pin belongs among the things that it leads to. */
   private blockLedTo(body: Thing, net: string): number {
     const { wiring } = this.setting;
     const end =
@@ -247,8 +247,9 @@ export class Placer {
   private putLeads(body: Thing, begun: readonly number[] = []): void {
     const { lattice } = this.setting;
     const holes = [...begun];
-    for (const name of Object.values(body.legs).slice(begun.length)) {
-      const [net, block] = [this.net(name), this.blockLedTo(body, name)];
+    for (const [leg, name] of Object.entries(body.legs).slice(begun.length)) {
+      const fed = leg === 'plus' || leg === 'minus';
+      const [net, block] = [this.net(name), fed ? -1 : this.blockLedTo(body, name)];
       let best = -1;
       let least = NEVER;
       for (let hole = 0; hole < lattice.holes.length; hole++) {

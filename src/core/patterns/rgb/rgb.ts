@@ -10,7 +10,10 @@ import type { Design, Means, Pattern } from '../pattern';
 import { choose } from '../steady/choose';
 import { ampsOf } from '../steady/bank';
 import { POTENTIOMETERS } from '../../catalogue/potentiometers';
-import type { StringSum } from '../steady/figures';
+import type { AgeRow, StringSum } from '../steady/figures';
+import { allLit } from '../goal';
+import type { MixSums } from './mix';
+import { designPulses, pulsesSchema } from './pulses';
 import { finish } from '../steady/finish';
 import { circuitFrom, lampPart, MINUS, PLUS, resistorPart, supplyPart } from '../steady/parts';
 import { judgeWay } from '../steady/ways';
@@ -21,7 +24,7 @@ export const rgbParams = z.strictObject({
   supply: supplySchema,
   /** Which end of the three lamps is joined inside. */
   common: z.enum(['cathode', 'anode']),
-  drive: z.enum(['fixed', 'potentiometer']),
+  drive: z.enum(['fixed', 'potentiometer', 'pulses']),
   resistors: z.enum(['own', 'shared']),
   amps: z.strictObject({ red: ampsSchema, green: ampsSchema, blue: ampsSchema }),
   /** Knobs, 0 fully up to 1 fully down, for potentiometer drive. */
@@ -30,11 +33,13 @@ export const rgbParams = z.strictObject({
     green: z.number().min(0).max(1),
     blue: z.number().min(0).max(1),
   }),
+  /** Of a lamp on the pins of a controller, which is its supply then. */
+  pulses: pulsesSchema.optional(),
   ...choiceOverrides,
 });
 export type RgbParams = z.output<typeof rgbParams>;
 
-/** A three-colour lamp with a resistor for each colour, fixed or turned by hand; or one shared, to show why not. */
+/** A three-colour lamp with a resistor for each colour, fixed, turned by hand or on pulses; or one shared, to show why not. */
 export const rgb: Pattern<'rgb', RgbParams> = {
   id: 'rgb',
   params: rgbParams,
@@ -51,12 +56,20 @@ export const rgb: Pattern<'rgb', RgbParams> = {
     knobs: { red: 0, green: 0.3, blue: 0.6 },
   }),
   design,
+  goals: ({ ages, mix }) => ages.map((row) => allLit(mix ? litOf(row, mix) : row)),
 };
+
+/** A mix wants only some of its lamps lit. */
+function litOf(row: AgeRow, { lamps }: MixSums): AgeRow {
+  const dark = new Set(lamps.filter(({ step }) => step === 0).map(({ part }) => part));
+  return { ...row, lamps: row.lamps.filter(({ part }) => !dark.has(part)) };
+}
 
 /** Current with the knob fully down: a lamp still glows faintly there. */
 const LOW_AMPS = 1e-4;
 
 function design(params: RgbParams, means: Means): Outcome<Design> {
+  if (params.drive === 'pulses') return designPulses(params, means);
   const supply = supplyFigures(params.supply);
   const unfit = supplyRefusals(supply.volts);
   if (unfit.length) return refused(...unfit);

@@ -24,6 +24,7 @@ import { mayMove, observe, reportOf, supplyAmps } from '../../observe/observe';
 import type { ChipTimes, Helper, LampTurn } from '../timed/figures';
 import type { ProgramSums } from '../../program/sums';
 import type { PulseSums } from '../pulsed/pulses';
+import type { MixSums } from '../rgb/mix';
 import type { LoopSums } from '../single/working';
 import { heldToShow } from './checkpoints';
 import { atAge, type LampSorts } from './parts';
@@ -138,6 +139,8 @@ export interface LessonSums {
   readonly turns?: readonly LampTurn[];
   /** Peak and mean, of a lesson on pulses. */
   readonly pulses?: PulseSums;
+  /** Colours mixed on the pins of a controller. */
+  readonly mix?: MixSums;
   /** What the table of a program does, row by row. */
   readonly program?: ProgramSums;
   /** How the lamp follows the light, of a lesson with a sensor. */

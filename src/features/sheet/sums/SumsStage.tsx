@@ -9,6 +9,7 @@ import { LampsAtAges } from './LampsAtAges';
 import { LoopWork } from './LoopWork';
 import { SumBlockTable } from './SumBlockTable';
 import { StringWork } from './StringWork';
+import { MixWork } from './MixWork';
 import { ProgramWork } from './ProgramWork';
 import { PulseWork } from './PulseWork';
 import { TurnTable } from './TurnTable';
@@ -73,6 +74,7 @@ function FullWorking({ sheet, style, choice, title, onChoice }: Omit<Props, 'lev
       {sums.timing && <TimingWork timing={sums.timing} choice={choice} onChoice={onChoice} />}
       {sums.turns && <TurnTable turns={sums.turns} />}
       {sums.light && <LightWork light={sums.light} />}
+      {sums.mix && <MixWork mix={sums.mix} choice={choice} onChoice={onChoice} />}
       {sums.program && <ProgramWork program={sums.program} title={title} />}
       {sums.pulses && <PulseWork pulses={sums.pulses} />}
       {sums.walk && <WalkTable rows={sums.walk} />}

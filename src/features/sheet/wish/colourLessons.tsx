@@ -1,28 +1,23 @@
-import type { ParamsOf } from '@/core';
-import { formatEntered } from '@/core';
+import { CONTROLLER_IDS, formatEntered, MIX_COLOUR_NAMES, PULSES_AT_FIRST, type ParamsOf } from '@/core';
 import Button from 'react-bootstrap/Button';
 import { Choice, Typed } from '@/features/wish/Words';
 import { readWithin } from '@/features/wish/readers';
+import { CONTROLLER_NAMES } from '@/messages/names';
 import { AmpsWord, ChoiceWords, LampWord } from './CommonWords';
+import { countReader } from './problems';
 import { KnobWord } from './lampLessons';
 import type { WishProps } from './wishProps';
 import { SupplyWords } from './SupplyWords';
 
 const COLOURS = ['red', 'green', 'blue'] as const;
 
-export function RgbWish({ params, style, problems, onChange }: WishProps<ParamsOf<'rgb'>>) {
+type Rgb = ParamsOf<'rgb'>;
+type RgbWords = Omit<WishProps<Rgb>, 'style'>;
+
+/** What feeds the lamp, where no controller does. */
+function FedWords({ params, problems, onChange }: RgbWords) {
   return (
     <>
-      Light a three-colour lamp with common{' '}
-      <Choice
-        label="Common leg"
-        value={params.common}
-        names={[
-          ['cathode', 'cathode'],
-          ['anode', 'anode'],
-        ]}
-        onChoose={(common) => onChange({ ...params, common })}
-      />{' '}
       from{' '}
       <SupplyWords
         supply={params.supply}
@@ -39,17 +34,94 @@ export function RgbWish({ params, style, problems, onChange }: WishProps<ParamsO
         ]}
         onChoose={(resistors) => onChange({ ...params, resistors })}
       />
-      ,{' '}
+    </>
+  );
+}
+
+const readPin = countReader('A colour', 'pin', 0, 99);
+const readStep = countReader('A colour', 'step', 0, 65535);
+
+/** The board, the colour by name or by its steps, and the pins. */
+function PulsesWords({ params, problems, onChange }: RgbWords) {
+  const pulses = params.pulses ?? PULSES_AT_FIRST;
+  const set = (change: Partial<typeof pulses>) => onChange({ ...params, pulses: { ...pulses, ...change } });
+  return (
+    <>
+      {', a '}
+      <Choice
+        label="Controller"
+        value={pulses.board}
+        names={CONTROLLER_IDS.map((id) => [id, CONTROLLER_NAMES[id]])}
+        onChoose={(board) => set({ board })}
+      />
+      {', as '}
+      <Choice
+        label="Colour"
+        value={pulses.colour}
+        names={[...MIX_COLOUR_NAMES.map((name) => [name, name] as const), ['own', 'a colour of its own']]}
+        onChoose={(colour) => set({ colour })}
+      />
+      {COLOURS.map((colour) => (
+        <span key={colour}>
+          , {colour} on pin{' '}
+          <Typed
+            label={`Pin of ${colour}`}
+            value={String(pulses.pins[colour])}
+            read={readPin}
+            onValue={(pin) => set({ pins: { ...pulses.pins, [colour]: pin } })}
+            onProblem={problems.of(`pin of ${colour}`)}
+            width={2}
+          />
+          {pulses.colour === 'own' && (
+            <>
+              {' at step '}
+              <Typed
+                label={`Step of ${colour}`}
+                value={String(pulses.steps[colour])}
+                read={readStep}
+                onValue={(step) => set({ steps: { ...pulses.steps, [colour]: step } })}
+                onProblem={problems.of(`step of ${colour}`)}
+                width={4}
+              />
+            </>
+          )}
+        </span>
+      ))}
+    </>
+  );
+}
+
+export function RgbWish({ params, style, problems, onChange }: WishProps<ParamsOf<'rgb'>>) {
+  return (
+    <>
+      Light a three-colour lamp with common{' '}
+      <Choice
+        label="Common leg"
+        value={params.common}
+        names={[
+          ['cathode', 'cathode'],
+          ['anode', 'anode'],
+        ]}
+        onChoose={(common) => onChange({ ...params, common })}
+      />{' '}
+      {params.drive !== 'pulses' && <FedWords {...{ params, problems, onChange }} />},{' '}
       <Choice
         label="Drive"
         value={params.drive}
         names={[
           ['fixed', 'fixed'],
           ['potentiometer', 'turned by hand'],
+          ['pulses', 'on pulses of a controller'],
         ]}
-        onChoose={(drive) => onChange({ ...params, drive })}
+        onChoose={(drive) =>
+          onChange({
+            ...params,
+            drive,
+            ...(drive === 'pulses' ? { pulses: params.pulses ?? PULSES_AT_FIRST } : {}),
+          })
+        }
       />
-      :{' '}
+      {params.drive === 'pulses' && <PulsesWords {...{ params, problems, onChange }} />}:{' '}
       {COLOURS.map((colour, i) => (
         <span key={colour}>
           {i > 0 && ', '}

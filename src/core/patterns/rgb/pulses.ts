@@ -1,0 +1,243 @@
+import { z } from 'zod';
+import { MIX_COLOUR_NAMES } from '../../catalogue/colours';
+import { CONTROLLER_IDS, CONTROLLERS, controllerPin, type Controller } from '../../catalogue/controllers';
+import { supplyFigures } from '../../catalogue/supplies';
+import { withPart, type Circuit, type Part } from '../../circuit/circuit';
+import { accepted, finding, refused, type Finding, type Outcome } from '../../findings/finding';
+import type { Checkpoint, Held } from '../../observe/checkpoint';
+import { withHeld } from '../../observe/held';
+import { observe, reportOf } from '../../observe/observe';
+import { boardLegs, nearestPin, pinId, pinLeg, pinPart, type BoardNets } from '../../program/pins';
+import type { Design, Means } from '../pattern';
+import type { StringSum } from '../steady/figures';
+import { finish } from '../steady/finish';
+import { circuitFrom, lampPart, MINUS, PLUS, resistorPart, supplyPart } from '../steady/parts';
+import { toleranceOf } from '../style';
+import { lampBehind } from '../timed/lamp';
+import { legsOfColour, RGB_COLOURS, type RgbColour } from './legs';
+import { lightOf, namedSteps, perColour, stepsFor, type MixSums, type Steps } from './mix';
+import type { RgbParams } from './rgb';
+
+const stepSchema = z.number().int('must be a whole number').min(0).max(1e6);
+const pinSchema = z.number().int('must be a whole number').min(0).max(99);
+
+/** What a three-colour lamp on a controller's pins is asked for besides its currents. */
+export const pulsesSchema = z.strictObject({
+  board: z.enum(CONTROLLER_IDS),
+  pins: z.strictObject({ red: pinSchema, green: pinSchema, blue: pinSchema }),
+  /** A colour by its name, or the steps as they stand below. */
+  colour: z.enum([...MIX_COLOUR_NAMES, 'own']),
+  steps: z.strictObject({ red: stepSchema, green: stepSchema, blue: stepSchema }),
+});
+export type PulsesWish = z.output<typeof pulsesSchema>;
+
+export const PULSES_AT_FIRST: PulsesWish = {
+  board: 'five-volt',
+  pins: { red: 9, green: 11, blue: 13 },
+  colour: 'turquoise',
+  steps: { red: 0, green: 255, blue: 128 },
+};
+
+const BOARD = 'B1';
+const lampId = (colour: RgbColour) => `D1${colour.charAt(0)}`;
+const resistorId = (colour: RgbColour) => `R${RGB_COLOURS.indexOf(colour) + 1}`;
+
+/** The lamp with each colour behind its resistor on a pin that is switched faster than the eye. */
+export function designPulses(params: RgbParams, means: Means): Outcome<Design> {
+  const wish = params.pulses ?? PULSES_AT_FIRST;
+  const board = CONTROLLERS[wish.board];
+  const unfit = pinRefusals(wish, board);
+  if (unfit.length > 0) return refused(...unfit);
+  const strings = stringsOf(params, board, means);
+  if (!strings.ok) return strings;
+  const still = circuitOf(params, wish, board, strings.value, means);
+  const peaks = peaksOf(still, params, wish);
+  const over = RGB_COLOURS.find((colour) => peaks[colour] > board.pinAmpsMost);
+  if (over) {
+    const { pinAmps: limit, pinAmpsMost: most } = board;
+    return refused(finding('pin-over-current', { pin: wish.pins[over], amps: peaks[over], limit, most }));
+  }
+  const steps = wish.colour === 'own' ? wish.steps : stepsFor(wish.colour, peaks, board);
+  const unmet = stepRefusals(steps, wish, board);
+  if (unmet.length > 0) return refused(...unmet);
+  const circuit = withSteps(still, params, wish, board, steps);
+  const seen = observe(circuit);
+  if (!seen.ok) return seen;
+  const carried = perColour((colour) => Math.max(0, reportOf(seen.value, lampId(colour)).amps));
+  const { light, shown } = lightOf(carried);
+  const mix: MixSums = {
+    board: wish.board,
+    colour: wish.colour,
+    named: namedSteps(peaks, board),
+    shown,
+    lamps: RGB_COLOURS.map((colour) => {
+      const pin = controllerPin(wish.board, wish.pins[colour])!;
+      return {
+        colour,
+        part: lampId(colour),
+        resistor: resistorId(colour),
+        pin: pin.number,
+        place: pin.place,
+        dims: pin.dims,
+        step: steps[colour],
+        share: steps[colour] / board.steps,
+        peak: peaks[colour],
+        mean: carried[colour],
+        light: light[colour],
+      };
+    }),
+  };
+  const warm = RGB_COLOURS.find((colour) => peaks[colour] > board.pinAmps);
+  const { pinAmps: limit, pinAmpsMost: most } = board;
+  const finished = finish(
+    {
+      circuit,
+      supply: board.supply,
+      sorts: Object.fromEntries(RGB_COLOURS.map((colour) => [lampId(colour), colour])),
+      strings: strings.value,
+      checkpoints: checkpoints(params, wish, steps),
+      held: {},
+      seen: seen.value,
+      findings: warm
+        ? [finding('pin-over-current', { pin: wish.pins[warm], amps: peaks[warm], limit, most }, 'warning')]
+        : [],
+      more: { mix },
+    },
+    means,
+  );
+  if (!finished.ok) return finished;
+  return accepted({ ...finished.value, ...(seen.value.kind === 'moving' ? { seen: seen.value } : {}) });
+}
+
+function pinRefusals({ pins, board: id }: PulsesWish, board: Controller): Finding[] {
+  const used = RGB_COLOURS.map((colour) => pins[colour]);
+  const missing = used.find((pin) => !controllerPin(id, pin));
+  const dims = ({ dims: can }: { dims: boolean }) => can;
+  if (missing !== undefined) {
+    const nearest = nearestPin(board, missing, used, dims) ?? 0;
+    return [finding('no-such-pin', { board: id, pin: missing, nearest, where: 'wire' })];
+  }
+  const twice = used.find((pin, i) => used.indexOf(pin) < i);
+  if (twice === undefined) return [];
+  return [
+    finding('pin-twice', { pin: twice, nearest: nearestPin(board, twice, used, dims) ?? 0, where: 'wire' }),
+  ];
+}
+
+/** Steps beyond the board's range, and pins that are asked to dim and cannot; row 0 is the mix itself. */
+function stepRefusals(steps: Steps, { pins, board: id }: PulsesWish, board: Controller): Finding[] {
+  const used = RGB_COLOURS.map((colour) => pins[colour]);
+  for (const colour of RGB_COLOURS) {
+    const [step, pin] = [steps[colour], pins[colour]];
+    if (step > board.steps) return [finding('step-beyond', { row: 0, pin, step, limit: board.steps })];
+    if (step === 0 || step === board.steps || controllerPin(id, pin)!.dims) continue;
+    const nearest = nearestPin(board, pin, used, ({ dims }) => dims) ?? 0;
+    return [finding('pin-does-not-dim', { row: 0, pin, how: 'dim', nearest })];
+  }
+  return [];
+}
+
+function stringsOf(params: RgbParams, board: Controller, means: Means): Outcome<StringSum[]> {
+  const supply = supplyFigures(board.supply);
+  const level = params.common === 'cathode' ? 'up' : 'down';
+  const found: StringSum[] = [];
+  for (const colour of RGB_COLOURS) {
+    const sum = lampBehind(
+      { part: lampId(colour), type: colour, resistor: resistorId(colour) },
+      { volts: 0, ohms: board.ohms, level },
+      { supply, amps: params.amps[colour], rounding: params.rounding, values: params.values },
+      means,
+    );
+    if (!sum.ok) return sum;
+    found.push(sum.value);
+  }
+  return accepted(found);
+}
+
+function circuitOf(
+  params: RgbParams,
+  { pins: wired }: PulsesWish,
+  board: Controller,
+  sums: readonly StringSum[],
+  { shelf, style }: Means,
+): Circuit {
+  const cathode = params.common === 'cathode';
+  const nets: BoardNets = cathode ? { minus: MINUS } : { plus: PLUS, minus: MINUS };
+  const { pins, legs } = boardLegs(nets);
+  const source = { ...supplyPart(board.supply), id: BOARD, pins, body: { id: BOARD, legs } } as Part;
+  const parts = RGB_COLOURS.flatMap((colour, i): Part[] => {
+    const [pin, leg] = [pinLeg(wired[colour]), `${colour} leg`];
+    const [from, to] = cathode ? [pin, leg] : [leg, pin];
+    const lamp = cathode
+      ? lampPart(lampId(colour), leg, MINUS, shelf.lamps[colour])
+      : lampPart(lampId(colour), PLUS, leg, shelf.lamps[colour]);
+    return [
+      resistorPart(resistorId(colour), from, to, sums[i]!.chosen, toleranceOf(style)),
+      { ...lamp, body: { id: 'D1', legs: legsOfColour(colour, cathode) } },
+      pinPart(board, wired[colour], BOARD, nets, { spells: [], rounds: 1, after: 0 }),
+    ];
+  });
+  return circuitFrom([source, ...parts]);
+}
+
+/** Every pin at the level that leaves its lamp dark, but for one that lights it. */
+function alone({ common }: RgbParams, { pins }: PulsesWish, lit: RgbColour): Held {
+  const [on, off] = common === 'cathode' ? [1, 0] : [0, 1];
+  return Object.fromEntries(RGB_COLOURS.map((colour) => [pinId(pins[colour]), colour === lit ? on : off]));
+}
+
+function peaksOf(circuit: Circuit, params: RgbParams, wish: PulsesWish) {
+  return perColour((colour) => {
+    const seen = observe(withHeld(circuit, alone(params, wish, colour)));
+    return seen.ok ? reportOf(seen.value, lampId(colour)).amps : 0;
+  });
+}
+
+/** The circuit with every pin switched for the share of its step, or at one of its levels. */
+function withSteps(
+  circuit: Circuit,
+  { common }: RgbParams,
+  { pins }: PulsesWish,
+  board: Controller,
+  steps: Steps,
+): Circuit {
+  return RGB_COLOURS.reduce((built, colour) => {
+    const on = steps[colour] / board.steps;
+    const share = common === 'cathode' ? on : 1 - on;
+    return withPart(
+      built,
+      pinId(pins[colour]),
+      (part) => withHeld(circuitFrom([part]), { [part.id]: share }).parts[0]!,
+    );
+  }, circuit);
+}
+
+/** Each colour's resistor with that colour alone fully on, and the mean of every pin that is switched. */
+function checkpoints(params: RgbParams, wish: PulsesWish, steps: Steps): Checkpoint[] {
+  const { steps: full } = CONTROLLERS[wish.board];
+  const across = RGB_COLOURS.map((colour): Checkpoint => {
+    const part = resistorId(colour);
+    return {
+      id: part,
+      part,
+      kind: 'resistor',
+      measure: 'volts',
+      from: { part, pin: 'a' },
+      to: { part, pin: 'b' },
+      held: alone(params, wish, colour),
+    };
+  });
+  const switched = RGB_COLOURS.filter((colour) => steps[colour] > 0 && steps[colour] < full);
+  const means = switched.map((colour): Checkpoint => {
+    const part = pinId(wish.pins[colour]);
+    return {
+      id: part,
+      part,
+      kind: 'pin',
+      measure: 'meanVolts',
+      from: { part, pin: 'pin' },
+      to: { part, pin: 'ground' },
+    };
+  });
+  return [...across, ...means];
+}
