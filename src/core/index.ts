@@ -219,7 +219,7 @@ export {
 export { nearestPin, pinId, pinNumber } from './program/pins';
 export { MIX_COLOUR_NAMES, type MixColour } from './catalogue/colours';
 export type { MixLamp, MixSums } from './patterns/rgb/mix';
-export { PULSES_AT_FIRST } from './patterns/rgb/pulses';
+export { PULSES_AT_FIRST } from './patterns/rgb/params';
 export type { ProgramLamp, ProgramState, ProgramSums } from './program/sums';
 export {
   COLUMNS_MOST,
@@ -233,6 +233,8 @@ export {
 } from './program/table';
 export { programCsv, readProgramCsv, stepIn } from './program/csv';
 export { spokenSequence } from './patterns/sequence/spoken';
+export { ruleCpp, ruleMicroPython } from './program/ruleText';
+export type { RuleSums } from './answers/duskRule';
 export { cppOf } from './program/cpp';
 export { microPythonOf } from './program/microPython';
 export type { ProgramWords } from './program/script';

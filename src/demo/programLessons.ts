@@ -66,4 +66,27 @@ export const PROGRAM_LESSONS: readonly LessonContent[] = [
       build: on('half'),
     },
   ),
+  lesson(
+    'Harbour-office lamp',
+    {
+      aim: 'A lamp that a program lights at dusk: find the reading of a bright and a dark room, and the two thresholds between them.',
+      story: 'The office closes at dusk, and somebody always forgets the light.',
+      notes: 'Let each bench write its two readings on the board first: no two sensors are the same.',
+      ageGroup: '13 and up',
+      level: 'full working',
+    },
+    {
+      pattern: 'dusk-controller',
+      params: {
+        board: 'five-volt',
+        lamp: 'white',
+        amps: 0.008,
+        lit: 'dusk',
+        dark: 'classroom',
+        pins: { lamp: 9, reads: 14 },
+        hysteresis: 40,
+      },
+      build: on('half'),
+    },
+  ),
 ];

@@ -1,7 +1,6 @@
-import type { ControllerId, ThingKind } from '@/core';
+import type { ThingKind } from '@/core';
 import {
   formatEntered,
-  formatPlain,
   formatOhms,
   formatPercent,
   formatQuantity,
@@ -16,7 +15,8 @@ import {
 import { holeName, stripName } from './holes';
 import { article, capital, counted, listed } from './grammar';
 import { SCENE_WORDS } from './light';
-import { BOARD_SHORT, CONTROLLER_NAMES, lampName, legName, plainNames, type Naming } from './names';
+import { PROGRAM_SENTENCES } from './programFindings';
+import { BOARD_SHORT, lampName, legName, plainNames, type Naming } from './names';
 
 type Sentences = { readonly [C in FindingCode]: (data: FindingData[C], name: Naming) => string };
 
@@ -102,40 +102,7 @@ const SENTENCES: Sentences = {
     `Each pulse would be ${amps(peak)}, more than this lamp stands (${amps(limit)}). Make the pulses last ${formatPercent(duty)} of the time or longer, or ask for ${amps(mean)} at most.`,
   'no-such-turn': ({ first, second, third, least }) =>
     `The first lamp’s ${timeWords(first)} must be shorter than the ${timeWords(second + third)} of the other two together: this chip is up for longer than it is down. Give the third at least ${timeWords(least)}.`,
-  'no-such-pin': ({ board, pin, nearest, where }) =>
-    `The ${CONTROLLER_NAMES[board as ControllerId]} has no pin ${pin}, which ${where === 'wire' ? 'a lamp hangs on' : 'the table names'}. Pin ${nearest} is free.`,
-  'pin-twice': ({ pin, nearest, where }) =>
-    where === 'wire'
-      ? `Two lamps hang on pin ${pin}, and would always do the same. Pin ${nearest} is free.`
-      : `Two columns of the table name pin ${pin}. Pin ${nearest} is free.`,
-  'step-beyond': ({ row, pin, step, limit }) =>
-    `${row > 0 ? `Row ${row}` : 'The mix'} sets pin ${pin} to ${formatPlain(step)}, and this board’s steps end at ${formatPlain(limit)}: nothing wraps round to 0. Write ${formatPlain(limit)} for fully on.`,
-  'pin-does-not-dim': ({ row, pin, how, nearest }) =>
-    `${row > 0 ? `Row ${row}` : 'The mix'} ${how === 'fade' ? 'fades' : 'dims'} pin ${pin}, which is only on or off. Pin ${nearest} dims and is free${row > 0 ? '; or let the row jump to fully on' : ''}.`,
-  'table-misses-wire': ({ part, wire, pin }) =>
-    `The lead of ${part} is in pin ${wire}, and the table sets pin ${pin}: ${part} stays dark. Change the one or the other.`,
-  'pin-uploads': ({ pin, nearest }) =>
-    `Pin ${pin} carries the program to the board: its lamp flickers meanwhile, and may keep the program out. Pin ${nearest} is free.`,
-  'times-contradict': ({ says, sum, rounds }) =>
-    `The lesson says that all of it takes ${formatEntered(says, 's')}, and the rows come to ${formatEntered(sum, 's')}${rounds > 1 ? ` in ${rounds} rounds` : ''}. One of them is wrong.`,
-  'share-while-lit': ({ row, first, second, more, less }) =>
-    `Row ${row} has ${first} and ${second} on at once, and they share one resistor: ${first} takes ${amps(more)}, ${second} is left ${amps(less)}. Give each its own, or light one at a time.`,
-  'pin-over-current': ({ pin, amps: carried, limit, most }) =>
-    carried > most
-      ? `Pin ${pin} would carry ${amps(carried)}, and it stands ${amps(most)} at the very most. Ask for ${amps(limit)} a lamp.`
-      : `Pin ${pin} carries ${amps(carried)}, more than the ${amps(limit)} it is made for, though less than the ${amps(most)} it stands. ${amps(limit)} a lamp is better.`,
-  'pins-over-current': ({ row, amps: all, limit }) =>
-    `In row ${row} all pins together would carry ${amps(all)}, and the board stands ${amps(limit)}. Light fewer at once, or ask for less current a lamp.`,
-  'words-unknown': ({ words }) =>
-    words === ''
-      ? 'Say what is lit and for how long: red, green, 4 s, 2 s, twice, then all off.'
-      : `“${words.slice(0, 60)}” is not understood. Say colours, times and how often: red, red and green, off, 4 s, 1 s, 2 s, 3 times, then all off.`,
-  'times-unequal': ({ moments, times }) =>
-    `There are ${counted(moments, 'moment')} and ${counted(times, 'time')}. Give one time for all of them, or one for each.`,
-  'rows-beyond': ({ rows, most }) =>
-    `That are ${rows} rows, and a table here has ${most} at most. Let a shorter table go round more often.`,
-  'table-columns': ({ found }) =>
-    `The table has the columns “${found}”. It wants one for each pin, as pin 9, then seconds, then fade.`,
+  ...PROGRAM_SENTENCES,
   'nothing-to-choose': ({ what }) => `There is no ${what} to choose from. Name at least one value.`,
   'no-battery': ({ part }) => `${part} does not run down: choose a battery.`,
   'mains-refused': ({ volts: v }) =>

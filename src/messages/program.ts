@@ -2,7 +2,6 @@ import {
   CONTROLLERS,
   formatEntered,
   formatPercent,
-  formatPlain,
   formatQuantity,
   type LampSeen,
   type ProgramSums,
@@ -23,7 +22,7 @@ export function roundsWords(rounds: number): string {
 /** What a step of a lamp is in words: off, on, or its share. */
 export function stepWordsOf(step: number, full: number): string {
   if (step <= 0) return 'off';
-  return step >= full ? 'on' : `${formatPlain(step)} (${formatPercent(step / full)})`;
+  return step >= full ? 'on' : `${step} (${formatPercent(step / full)})`;
 }
 
 /** One row of the table in a sentence: `red on for 4 s`. */
@@ -119,11 +118,12 @@ export function timeLines(program: ProgramSums): { name: string; work: string; f
 export function boardLamps({
   sums,
 }: Pick<Sheet, 'sums'>): readonly { part: string; pin: number; place: number }[] {
-  return sums.program?.lamps ?? sums.mix?.lamps ?? [];
+  return sums.program?.lamps ?? sums.mix?.lamps ?? (sums.rule ? [sums.rule.lamp] : []);
 }
 
 /** Where a lamp’s lead goes, for its step: `pin 9, the 12th place from ground`. */
 export function pinPlaceWords({ sums }: Pick<Sheet, 'sums'>, pin: number): string {
-  const lamp = boardLamps({ sums }).find((one) => one.pin === pin);
+  const reads = sums.rule?.reads;
+  const lamp = reads?.pin === pin ? reads : boardLamps({ sums }).find((one) => one.pin === pin);
   return lamp ? `pin ${pin}, place ${lamp.place} counted from ground` : `pin ${pin}`;
 }

@@ -78,7 +78,7 @@ const WORDS: { readonly [A in Step['action']]: (step: Of<A>, sheet: Sheet) => St
 
 /** Whether the lamps hang on the pins of a controller. */
 function onBoard({ sums }: Pick<Sheet, 'sums'>): boolean {
-  return sums.program !== undefined || sums.mix !== undefined;
+  return [sums.program, sums.mix, sums.rule].some((of) => of !== undefined);
 }
 
 /** The controller for a test of some lamps: which of its leads go where by then. */
@@ -94,8 +94,20 @@ function boardWords(lit: readonly string[], { plan, circuit, sums }: Sheet): str
     `ground of the controller in ${holeName(placed?.legs['minus'] ?? '')}`,
     ...(rail === undefined ? [] : [`its rail in ${holeName(rail)}`]),
     ...leads,
+    ...(sums.rule ? readLead(sums.rule.reads.pin, placed?.legs) : []),
   ];
   return `Put ${listed(all)}; then plug its cable in for a moment.`;
+}
+
+function leadWhy(pin: number, lamp: string | undefined, { sums }: Sheet): string {
+  if (sums.rule?.reads.pin === pin) return `The program reads the light on ${sums.rule.sensor} by it.`;
+  return lamp ? `The program lights ${lamp} by it.` : 'The program does not name it.';
+}
+
+/** The lead of the pin that reads. */
+function readLead(pin: number, legs: Readonly<Record<string, string>> | undefined): string[] {
+  const at = legs?.[`pin ${pin}`];
+  return at === undefined ? [] : [`pin ${pin} in ${holeName(at)}`];
 }
 
 /** A lead from the controller: its ground, its rail, or one of its pins. */
@@ -119,7 +131,7 @@ function boardLead(step: Of<'connect-supply'>, sheet: Sheet): StepWords {
     title: `Put a lead from pin ${number} of the controller in ${at}.`,
     detail: `It is ${pinPlaceWords(sheet, Number(number))}.`,
     cue: 'Count twice: one pin further, and another lamp lights.',
-    why: lamp ? `The program lights ${lamp.part} by it.` : 'The program does not name it.',
+    why: leadWhy(Number(number), lamp?.part, sheet),
   };
 }
 

@@ -15,6 +15,7 @@ import { lightPath, lightPredictions, lightTalk } from './light';
 import { mixPath, mixPredictions, mixTalk } from './mix';
 import { PATTERN_WORDS } from './patterns';
 import { programPath, programPredictions, programTalk } from './program';
+import { rulePath, rulePredictions, ruleTalk } from './rule';
 import { listWords } from './stepWords';
 
 /** What there is to say and ask around a lesson, with its own figures in it. */
@@ -48,6 +49,7 @@ export function talkFor(sheet: Sheet): Talk {
 function pathTalk(sheet: Sheet): string {
   const { timing, light, beam, program, mix } = sheet.sums;
   if (mix) return mixPath(mix);
+  if (sheet.sums.rule) return rulePath(sheet.sums.rule);
   if (beam) return beamPath(beam);
   if (program) return programPath(program);
   if (timing) return chargeWords(timing);
@@ -57,6 +59,7 @@ function pathTalk(sheet: Sheet): string {
 function sumTalk(sheet: Sheet): string {
   const { timing, pulses, beam, program, mix } = sheet.sums;
   if (mix) return mixTalk(mix);
+  if (sheet.sums.rule) return ruleTalk(sheet.sums.rule);
   if (program) return programTalk(program);
   if (beam) return beamTalk(beam);
   if (timing) return timeWords(timing);
@@ -75,6 +78,7 @@ function predictions(sheet: Sheet): string[] {
   if (sheet.sums.mix) return mixPredictions(sheet.sums.mix);
   if (sheet.sums.program) return programPredictions(sheet.sums.program);
   if (sheet.sums.pulses) return pulsePredictions(sheet.sums.pulses);
+  if (sheet.sums.rule && sheet.sums.light) return rulePredictions(sheet.sums.rule, sheet.sums.light);
   if (sheet.sums.light) return lightPredictions(sheet.sums.light);
   if (sheet.sums.beam) return beamPredictions(sheet.sums.beam);
   if (sheet.sums.timing) return timedPredictions(sheet.sums.timing, lamps.length > 0);

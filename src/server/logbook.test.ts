@@ -29,7 +29,9 @@ describe('the demo course', () => {
     ]);
     const around = await sheetSurroundings(14);
     for (const lesson of all)
-      expect(lessonInShort(lesson, around)).toMatch(/lamps?, .*(mA|µA)$|once round in|lit for|a tone of|by a table of/u);
+      expect(lessonInShort(lesson, around)).toMatch(
+        /lamps?, .*(mA|µA)$|once round in|lit for|a tone of|by a table of|three-colour lamp, /u,
+      );
   });
 
   it('has a finished session whose wrong builds are found for what they are, and whose right ones stand', async () => {

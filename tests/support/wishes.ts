@@ -176,6 +176,16 @@ export const WISHES: { readonly [Id in PatternId]: fc.Arbitrary<ParamsOf<Id>> } 
       ...rest,
       lamps: program.columns.map((pin, i) => ({ pin, lamp: lamps[i]! })),
     })),
+  'dusk-controller': fc
+    .record({
+      board: fc.constantFrom(...CONTROLLER_IDS),
+      lamp,
+      amps: fc.double({ min: 1e-3, max: 9e-3, noNaN: true }),
+      lights: fc.uniqueArray(fc.constantFrom(...SCENES), { minLength: 2, maxLength: 2 }),
+      pins: fc.record({ lamp: count(2, 11), reads: count(12, 15) }),
+      hysteresis: count(0, 40),
+    })
+    .map(({ lights, ...rest }) => ({ ...rest, lit: lights[0]!, dark: lights[1]! })),
   'beam-alarm': also(
     fc.record({
       hertz: fc.double({ min: 200, max: 2000, noNaN: true }),

@@ -94,7 +94,7 @@ export function lightSums(circuit: Circuit, wish: LightWish, brief: boolean | un
       ...(brighter === undefined ? {} : { high: brighter }),
     },
     ...(range?.ok ? { range: range.value } : {}),
-    scenes: SCENES.map((scene) => sceneRow(circuit, scene)),
+    scenes: sceneRows(circuit),
     ...(curve?.ok ? { curve: { lux: curve.value.values, amps: curve.value.parts['D1']!.amps } } : {}),
   };
 }
@@ -113,6 +113,11 @@ function switchLux(circuit: Circuit, r10: Ohms, half: Amps): Lux | undefined {
     target: half,
   });
   return found.ok ? found.value : undefined;
+}
+
+/** What the lamp of a circuit does in every scene. */
+export function sceneRows(circuit: Circuit): SceneRow[] {
+  return SCENES.map((scene) => sceneRow(circuit, scene));
 }
 
 function sceneRow(circuit: Circuit, scene: Scene): SceneRow {

@@ -4,12 +4,14 @@ import { WISHES } from '../../../tests/support/wishes';
 import { LESSONS } from '../../demo/lessons';
 import type { BoardChoice } from '../board/boards';
 import { brightnessAt } from '../catalogue/brightness';
+import { lightSensorOhms, SCENE_LUX } from '../catalogue/light';
 import { readBack } from '../board/readBack';
 import { isKind, type Circuit } from '../circuit/circuit';
 import { isSource, sourceOf } from '../circuit/source';
 import { PATTERN_IDS } from '../patterns/index';
 import type { PatternChoice } from '../sheet/choice';
 import { makeSheet, type Sheet } from '../sheet/sheet';
+import { isScene } from '../observe/held';
 import { tied } from '../observe/observe';
 import { withoutWires } from '../circuit/wires';
 import { run } from '../solver/run/run';
@@ -43,6 +45,8 @@ function standing({ plan, circuit }: Sheet, there: ReadonlySet<string>, { held }
     parts: built.parts.map((part) => {
       const hand = held[part.id];
       if (isKind(part, 'switch')) return { ...part, params: { ...part.params, closed: hand === 'closed' } };
+      if (isKind(part, 'ldr') && hand !== undefined && isScene(hand))
+        return { ...part, params: { ...part.params, lux: SCENE_LUX[hand] } };
       if (isKind(part, 'potentiometer') && typeof hand === 'number')
         return { ...part, params: { ...part.params, position: hand } };
       return part;
@@ -100,6 +104,20 @@ function brokenOnPulses(whole: Circuit, { hertz, duty }: { hertz: number; duty: 
   ];
 }
 
+/** Whether a pin that follows a reading is high: the share of the rail between its sensor and its resistor. */
+function followsNow({ parts }: Circuit): boolean {
+  const pin = parts.find((part) => isKind(part, 'pin') && part.params.drive === 'rule');
+  const sensor = parts.find((part) => isKind(part, 'ldr'));
+  const trim = parts.find((part) => isKind(part, 'resistor') && part.id === 'R2');
+  if (!pin || !isKind(pin, 'pin')) return false;
+  const { below = -1, above = 2 } = pin.params;
+  const upper =
+    sensor && isKind(sensor, 'ldr') ? lightSensorOhms(sensor.params, sensor.params.lux) : Infinity;
+  const lower = trim && isKind(trim, 'resistor') ? trim.params.ohms : Infinity;
+  const share = upper === Infinity ? 0 : lower === Infinity ? 1 : lower / (lower + upper);
+  return share < below || share > above;
+}
+
 /** Instants of a round of pulses at which the pins of a program are looked at. */
 const PHASES = 32;
 
@@ -108,7 +126,12 @@ function brokenByTable(whole: Circuit, gate: Gate): string[] {
   const circuit = withoutWires(tied(whole));
   const pins = circuit.parts.filter((part) => isKind(part, 'pin'));
   const rows = Math.max(...pins.map(({ params }) => params.spells.length));
-  const still = { high: () => 1, low: () => 0, input: () => 0 } as const;
+  const still = {
+    high: () => 1,
+    low: () => 0,
+    input: () => 0,
+    rule: () => (followsNow(circuit) ? 1 : 0),
+  } as const;
   const shareOf = ({ params }: (typeof pins)[number], row: number, end: 'from' | 'to') => {
     if (params.drive === 'table') return params.spells[row]?.[end] ?? params.after;
     return params.drive === 'pwm' ? params.duty : still[params.drive]();

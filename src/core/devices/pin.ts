@@ -8,21 +8,28 @@ import { NO_CURRENT } from './switch';
 import { SquareWave } from './wave';
 
 const fields = {
-  drive: z.enum(['high', 'low', 'pwm', 'input', 'table']),
+  drive: z.enum(['high', 'low', 'pwm', 'input', 'table', 'rule']),
   volts: quantityField('V', 0, 24).default(5),
   ohms: ohmsField.default(25),
   duty: shareField(0, 1).default(0.5),
   hertz: quantityField('Hz', 0.001, 1e6).default(490),
   ...tableFields,
+  /** Of one that follows a reading: the input that is read, and the share of the rail below or above which it is high. */
+  reads: z.string().min(1).max(40).optional(),
+  below: shareField(0, 1).optional(),
+  above: shareField(0, 1).optional(),
 };
 
 export interface PinParams extends PinTable {
-  readonly drive: 'high' | 'low' | 'pwm' | 'input' | 'table';
+  readonly drive: 'high' | 'low' | 'pwm' | 'input' | 'table' | 'rule';
   /** Of its high level, where it has no rail pin. */
   readonly volts: Volts;
   readonly ohms: Ohms;
   readonly duty: number;
   readonly hertz: Hertz;
+  readonly reads?: string | undefined;
+  readonly below?: number | undefined;
+  readonly above?: number | undefined;
 }
 
 /**
@@ -39,7 +46,10 @@ export const pin: Device<'pin', typeof fields, PinParams> = {
   paths: (p) => (p.drive === 'input' ? [] : [[0, 1]]),
   forces(p) {
     if (p.drive === 'input' || p.ohms > 0) return undefined;
-    return { between: [0, 1], volts: p.drive === 'low' ? 0 : p.drive === 'high' ? p.volts : NaN };
+    return {
+      between: [0, 1],
+      volts: p.drive === 'low' || p.drive === 'rule' ? 0 : p.drive === 'high' ? p.volts : NaN,
+    };
   },
   spreads: () => [],
   instance: (p, at) => (p.drive === 'input' ? NO_CURRENT : drivenInstance(p, at)),
@@ -61,7 +71,8 @@ function drivenInstance(p: PinParams, at: Seat): Instance {
   const nodes = [own, high, ground] as const;
   const weights = Float64Array.of(1, 0, -1);
   const shareAt = (eq: Equations) => {
-    if (p.drive === 'low') return 0;
+    // One that follows a reading is low until it has been read: see `observe/ruled`.
+    if (p.drive === 'low' || p.drive === 'rule') return 0;
     if (!wave) return 1;
     if (eq.regime === 'steady') return p.drive === 'table' ? (p.spells[0]?.from ?? p.after) : duty;
     return wave.up ? 1 : 0;

@@ -24,7 +24,7 @@ export function seriesParallel(circuit: Circuit): Tree | undefined {
   const edges: Tree[] = [];
   for (const part of circuit.parts) {
     if (part === supply || part.kind === 'wire') continue;
-    const ends = endsOf(part);
+    const ends = endsOf(part, circuit);
     if (ends.length !== 2) return undefined;
     edges.push({ form: 'part', part, from: ends[0]!, to: ends[1]! });
   }
@@ -35,11 +35,33 @@ export function seriesParallel(circuit: Circuit): Tree | undefined {
   return only && edges.length === 1 ? turned(only, plus) : undefined;
 }
 
-/** A controller's pin stands where it lets current pass: from the rail inside, or to ground where lamps hang from the rail. */
-function endsOf(part: Part): string[] {
+/**
+ * A controller's pin stands where it lets current pass: from the rail where what hangs on it leads to ground, to ground
+ * where that leads to the rail; one that only reads, beside what it reads.
+ */
+function endsOf(part: Part, circuit: Circuit): string[] {
   const { pin, ground, rail } = part.pins;
   if (!isKind(part, 'pin') || rail === undefined) return [...new Set(Object.values(part.pins))];
-  return part.body && 'rail' in part.body.legs ? [pin!, ground!] : [rail, pin!];
+  const reached = endsReached(circuit, pin!, rail, ground!);
+  return reached.has(rail) ? [pin!, ground!] : [rail, pin!];
+}
+
+/** The ends of the supply to which the way on from a net leads, through things that are no pins themselves. */
+function endsReached(circuit: Circuit, from: string, ...ends: readonly string[]): ReadonlySet<string> {
+  const seen = new Set([from]);
+  const next = [from];
+  for (let net = next.pop(); net !== undefined; net = next.pop()) {
+    for (const part of circuit.parts) {
+      const legs = Object.values(part.pins);
+      if (isKind(part, 'pin') || isKind(part, 'supply') || !legs.includes(net)) continue;
+      for (const reached of legs) {
+        if (seen.has(reached)) continue;
+        seen.add(reached);
+        if (!ends.includes(reached)) next.push(reached);
+      }
+    }
+  }
+  return seen;
 }
 
 function joinParallel(edges: Tree[]): boolean {

@@ -66,6 +66,10 @@ export interface FindingData {
   'share-while-lit': { row: number; first: string; second: string; more: number; less: number };
   'pin-over-current': { pin: number; amps: number; limit: number; most: number };
   'pins-over-current': { row: number; amps: number; limit: number };
+  'pin-does-not-read': { pin: number; nearest: number };
+  /** A threshold that is not between what the two scenes read. */
+  'threshold-outside': { threshold: number; low: number; high: number; nearest: number };
+  'hysteresis-wide': { hysteresis: number; most: number; low: number; high: number };
   'words-unknown': { words: string };
   'times-unequal': { moments: number; times: number };
   'rows-beyond': { rows: number; most: number };

@@ -5,6 +5,7 @@ import { setByHand, withHeld } from './held';
 import { METER, metered, nodeAt, VOLTMETER_OHMS, type MeterUse } from './meter';
 import type { Observation } from './observation';
 import { mayMove, observe, reportOf, tied } from './observe';
+import { decided } from './ruled';
 
 /** A circuit whose checks are the readings of some checkpoints, so that one draw gives all of them. */
 export interface Bench {
@@ -70,7 +71,7 @@ function* voltBenches(
 
 /** A circuit as it is drawn many times: nothing hangs in the air, and wires are looked through. */
 export function ready(circuit: Circuit): Circuit {
-  return tied(withoutWires(circuit));
+  return decided(tied(withoutWires(circuit)));
 }
 
 function byHeld(places: readonly Place[]): Place[][] {

@@ -9,6 +9,7 @@ import { solve } from '../solver/solve';
 import { follow } from './moving';
 import type { Observation } from './observation';
 import { followProgram, isProgrammed } from './programmed';
+import { decided } from './ruled';
 
 /** What a part does that is not there. */
 const NOTHING: PartReport = { volts: 0, amps: 0, watts: 0, pins: {} };
@@ -24,7 +25,7 @@ const LEAK_OHMS = 1e12;
  * @example observe(circuit) // { kind: 'still', parts: { D1: { amps: 0.010758, … } }, … }
  */
 export function observe(circuit: Circuit): Outcome<Observation> {
-  const whole = tied(circuit);
+  const whole = decided(tied(circuit));
   if (isProgrammed(whole)) return followProgram(whole, circuit);
   if (isDriven(whole)) return follow(whole, circuit);
   const solved = solve(whole);

@@ -5,6 +5,7 @@ import { blinkSimple } from './blinkSimple/blinkSimple';
 import { chain } from './chain/chain';
 import { coinLight } from './coinLight/coinLight';
 import { dimmer } from './dimmer/dimmer';
+import { duskController } from './duskController/duskController';
 import { gauge } from './gauge/gauge';
 import { hogging } from './hogging/hogging';
 import { lampCover } from './lampCover/lampCover';
@@ -42,6 +43,7 @@ export const PATTERNS = {
   'light-switch': lightSwitch,
   'beam-alarm': beamAlarm,
   sequence,
+  'dusk-controller': duskController,
 } as const;
 export type PatternId = keyof typeof PATTERNS;
 export const PATTERN_IDS = Object.keys(PATTERNS) as PatternId[];

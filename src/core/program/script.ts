@@ -1,4 +1,5 @@
 import { CONTROLLERS, controllerPin } from '../catalogue/controllers';
+import { oneLine } from './ruleText';
 import { millisOf, stepsBefore, stepsAfter, type ProgramTable } from './table';
 
 /** What is said in a program text besides its table. */
@@ -24,8 +25,7 @@ export interface Script {
 export function scriptOf(table: ProgramTable, { title, lamps }: ProgramWords): Script {
   const board = CONTROLLERS[table.board];
   return {
-    // A title is one line of a remark, whatever is in it.
-    title: title.replace(/[^\p{L}\p{N}\p{P}\p{Zs}]+/gu, ' ').trim(),
+    title: oneLine(title),
     pins: table.columns.map((number, i) => ({
       number,
       dims: controllerPin(table.board, number)?.dims ?? false,

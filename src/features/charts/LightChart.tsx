@@ -17,9 +17,8 @@ interface Props {
 /** A lamp's current along the light, the scenes marked below it, and where sensors of the sort switch. */
 export function LightChart({ light, curve }: Props) {
   const { lux, amps } = curve;
-  const across = scaleLog()
-    .domain([lux[0]!, lux[lux.length - 1]!])
-    .range([LEFT, RIGHT]);
+  const [least, most] = [Math.min(...lux), Math.max(...lux)];
+  const across = scaleLog().domain([least, most]).range([LEFT, RIGHT]);
   const up = scaleLinear()
     .domain([0, Math.max(...amps, 1e-4) * 1.08])
     .range([BASE, TOP]);
@@ -34,7 +33,7 @@ export function LightChart({ light, curve }: Props) {
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       className="line-chart"
       role="img"
-      aria-label={`Current of the lamp from ${formatQuantity(lux[0]!, 'lx', 2)} to ${formatQuantity(lux[lux.length - 1]!, 'lx', 2)}`}
+      aria-label={`Current of the lamp from ${formatQuantity(least, 'lx', 2)} to ${formatQuantity(most, 'lx', 2)}`}
     >
       {band && (
         <rect

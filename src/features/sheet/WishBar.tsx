@@ -13,7 +13,7 @@ import {
   ToneWish,
 } from './wish/timerLessons';
 import { BeamAlarmWish } from './wish/beamLesson';
-import { LightSwitchWish } from './wish/lightLessons';
+import { DuskControllerWish, LightSwitchWish } from './wish/lightLessons';
 import { SequenceTable } from './wish/SequenceTable';
 import { SequenceWish } from './wish/sequenceLesson';
 import { PulsedWish } from './wish/pulsedLesson';
@@ -47,6 +47,7 @@ const WISHES: { readonly [Id in PatternId]: (props: WishProps<ParamsOf<Id>>) => 
   'light-switch': LightSwitchWish,
   'beam-alarm': BeamAlarmWish,
   sequence: SequenceWish,
+  'dusk-controller': DuskControllerWish,
 };
 
 /** The lesson as a sentence whose underlined words are its inputs. */

@@ -5,6 +5,7 @@ import { walkDown } from './walkDown';
 import { strings } from './strings';
 import { hogging } from './hogging';
 import { dimmer } from './dimmer';
+import { duskController } from './duskController';
 import { rgb } from './rgb';
 import { gauge } from './gauge';
 import { panel } from './panel';
@@ -38,4 +39,5 @@ export const PATTERN_WORDS: Readonly<Record<PatternId, PatternWords>> = {
   'light-switch': lightSwitch,
   'beam-alarm': beamAlarm,
   sequence,
+  'dusk-controller': duskController,
 };

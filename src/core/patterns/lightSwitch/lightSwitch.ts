@@ -114,9 +114,16 @@ function helpersOf({ parts }: Circuit): Helper[] {
   );
 }
 
-function refusals({ supply, lit, dark, sensor }: LightSwitchParams): Finding[] {
-  const unfit = supplyRefusals(supplyFigures(supply).volts);
-  if (unfit.length > 0) return unfit;
+function refusals(params: LightSwitchParams): Finding[] {
+  const unfit = supplyRefusals(supplyFigures(params.supply).volts);
+  return unfit.length > 0 ? unfit : sensorRefusals(params);
+}
+
+/** Two scenes of one wish, and the sensor as it was measured in them. */
+type TwoLights = Pick<LightSwitchParams, 'lit' | 'dark' | 'sensor'>;
+
+/** Why two scenes are no wish, or two readings no sensor. */
+export function sensorRefusals({ lit, dark, sensor }: TwoLights): Finding[] {
   if (lit === dark) return [finding('same-light', { scene: lit })];
   const darker = SCENE_LUX[lit] < SCENE_LUX[dark] ? 'lit' : 'dark';
   const lighter = darker === 'lit' ? 'dark' : 'lit';
@@ -143,7 +150,7 @@ function sensorParts(params: LightSwitchParams, trim: number, guard: number, tol
     id: 'L1',
     kind: 'ldr',
     pins: inDark ? { a: node, b: MINUS } : { a: PLUS, b: node },
-    params: { ...sensorFigures(params), lux: SCENE_LUX[params.lit], litBy: [] },
+    params: { ...lightSensorFigures(params), lux: SCENE_LUX[params.lit], litBy: [] },
   };
   return inDark
     ? [resistorPart('R2', PLUS, node, trim, tolerance), sensor]
@@ -155,7 +162,7 @@ function sensorParts(params: LightSwitchParams, trim: number, guard: number, tol
 }
 
 /** The sensor of the table, or the one that was measured: two readings give its ohms at ten lux and its slope. */
-function sensorFigures({ lit, dark, sensor }: LightSwitchParams): LightSensorFigures {
+export function lightSensorFigures({ lit, dark, sensor }: TwoLights): LightSensorFigures {
   if (!sensor) return LIGHT_SENSOR;
   const [a, b] = [SCENE_LUX[lit], SCENE_LUX[dark]];
   const gamma = -Math.log(sensor.lit / sensor.dark) / Math.log(a / b);
@@ -164,8 +171,8 @@ function sensorFigures({ lit, dark, sensor }: LightSwitchParams): LightSensorFig
 }
 
 /** Ohms that the measured sensor has in a scene, to three digits; as the table has it where both readings are of one light. */
-export function measuredIn(params: LightSwitchParams, scene: Scene): Ohms {
-  const figures = params.lit === params.dark ? LIGHT_SENSOR : sensorFigures(params);
+export function measuredIn(params: TwoLights, scene: Scene): Ohms {
+  const figures = params.lit === params.dark ? LIGHT_SENSOR : lightSensorFigures(params);
   const ohms = figures.r10 * (SCENE_LUX[scene] / 10) ** -figures.gamma;
   return Math.min(1e7, Math.max(50, Number(ohms.toPrecision(3))));
 }
@@ -212,9 +219,12 @@ function sensorFindings(light: LightSums): Finding[] {
   ];
 }
 
-/** Lit in the one scene, dark in the other. */
 function goals({ light }: LessonSums): Goal[] {
-  if (!light) return [];
+  return light ? lightGoals(light) : [];
+}
+
+/** Lit in the one scene, dark in the other. */
+export function lightGoals(light: LightSums): Goal[] {
   const look = (scene: LightSums['lit']) => light.scenes.find((row) => row.scene === scene)!;
   return [
     { code: 'lit-in', scene: light.lit, met: look(light.lit).brightness !== 'dark', parts: ['D1'] },

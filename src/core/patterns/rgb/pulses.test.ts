@@ -8,7 +8,7 @@ import { Junction } from '../../devices/junction';
 import { run } from '../../solver/run/run';
 import { withoutWires } from '../../circuit/wires';
 import { ampsOf } from '../steady/bank';
-import { PULSES_AT_FIRST } from './pulses';
+import { PULSES_AT_FIRST } from './params';
 
 const onPulses = (change: Partial<typeof PULSES_AT_FIRST> = {}, more: object = {}) =>
   ({ drive: 'pulses', pulses: { ...PULSES_AT_FIRST, ...change }, ...more }) as const;

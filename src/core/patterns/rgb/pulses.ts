@@ -1,6 +1,4 @@
-import { z } from 'zod';
-import { MIX_COLOUR_NAMES } from '../../catalogue/colours';
-import { CONTROLLER_IDS, CONTROLLERS, controllerPin, type Controller } from '../../catalogue/controllers';
+import { CONTROLLERS, controllerPin, type Controller } from '../../catalogue/controllers';
 import { supplyFigures } from '../../catalogue/supplies';
 import { withPart, type Circuit, type Part } from '../../circuit/circuit';
 import { accepted, finding, refused, type Finding, type Outcome } from '../../findings/finding';
@@ -16,27 +14,7 @@ import { toleranceOf } from '../style';
 import { lampBehind } from '../timed/lamp';
 import { legsOfColour, RGB_COLOURS, type RgbColour } from './legs';
 import { lightOf, namedSteps, perColour, stepsFor, type MixSums, type Steps } from './mix';
-import type { RgbParams } from './rgb';
-
-const stepSchema = z.number().int('must be a whole number').min(0).max(1e6);
-const pinSchema = z.number().int('must be a whole number').min(0).max(99);
-
-/** What a three-colour lamp on a controller's pins is asked for besides its currents. */
-export const pulsesSchema = z.strictObject({
-  board: z.enum(CONTROLLER_IDS),
-  pins: z.strictObject({ red: pinSchema, green: pinSchema, blue: pinSchema }),
-  /** A colour by its name, or the steps as they stand below. */
-  colour: z.enum([...MIX_COLOUR_NAMES, 'own']),
-  steps: z.strictObject({ red: stepSchema, green: stepSchema, blue: stepSchema }),
-});
-export type PulsesWish = z.output<typeof pulsesSchema>;
-
-export const PULSES_AT_FIRST: PulsesWish = {
-  board: 'five-volt',
-  pins: { red: 9, green: 11, blue: 13 },
-  colour: 'turquoise',
-  steps: { red: 0, green: 255, blue: 128 },
-};
+import { PULSES_AT_FIRST, type PulsesWish, type RgbParams } from './params';
 
 const BOARD = 'B1';
 const lampId = (colour: RgbColour) => `D1${colour.charAt(0)}`;

@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import { legsOfColour, type RgbColour, RGB_COLOURS } from './legs';
 import { neighbours } from '../../catalogue/preferred';
 import { valuesOf } from '../../catalogue/shelf';
@@ -13,31 +12,13 @@ import { POTENTIOMETERS } from '../../catalogue/potentiometers';
 import type { AgeRow, StringSum } from '../steady/figures';
 import { allLit } from '../goal';
 import type { MixSums } from './mix';
-import { designPulses, pulsesSchema } from './pulses';
+import { rgbParams, type RgbParams } from './params';
+import { designPulses } from './pulses';
 import { finish } from '../steady/finish';
 import { circuitFrom, lampPart, MINUS, PLUS, resistorPart, supplyPart } from '../steady/parts';
 import { judgeWay } from '../steady/ways';
 import { toleranceOf } from '../style';
-import { ampsSchema, choiceOverrides, supplyRefusals, supplySchema } from '../wishes';
-
-export const rgbParams = z.strictObject({
-  supply: supplySchema,
-  /** Which end of the three lamps is joined inside. */
-  common: z.enum(['cathode', 'anode']),
-  drive: z.enum(['fixed', 'potentiometer', 'pulses']),
-  resistors: z.enum(['own', 'shared']),
-  amps: z.strictObject({ red: ampsSchema, green: ampsSchema, blue: ampsSchema }),
-  /** Knobs, 0 fully up to 1 fully down, for potentiometer drive. */
-  knobs: z.strictObject({
-    red: z.number().min(0).max(1),
-    green: z.number().min(0).max(1),
-    blue: z.number().min(0).max(1),
-  }),
-  /** Of a lamp on the pins of a controller, which is its supply then. */
-  pulses: pulsesSchema.optional(),
-  ...choiceOverrides,
-});
-export type RgbParams = z.output<typeof rgbParams>;
+import { supplyRefusals } from '../wishes';
 
 /** A three-colour lamp with a resistor for each colour, fixed, turned by hand or on pulses; or one shared, to show why not. */
 export const rgb: Pattern<'rgb', RgbParams> = {

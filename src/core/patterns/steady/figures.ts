@@ -1,4 +1,5 @@
 import type { BeamSums } from '../../answers/beam';
+import type { RuleSums } from '../../answers/duskRule';
 import type { LightSums } from '../../answers/lampInLight';
 import { batteryLife, DIM_AMPS, type BatteryLife } from '../../answers/battery';
 import { brightnessAt, type Brightness } from '../../catalogue/brightness';
@@ -145,6 +146,8 @@ export interface LessonSums {
   readonly program?: ProgramSums;
   /** How the lamp follows the light, of a lesson with a sensor. */
   readonly light?: LightSums;
+  /** The thresholds of a program that lights a lamp by a reading. */
+  readonly rule?: RuleSums;
   /** What a beam does to its alarm. */
   readonly beam?: BeamSums;
   /** What else the circuit wants, and what for. */

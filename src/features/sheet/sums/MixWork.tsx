@@ -2,7 +2,6 @@ import Button from 'react-bootstrap/Button';
 import {
   CONTROLLERS,
   formatPercent,
-  formatPlain,
   formatQuantity,
   PULSES_AT_FIRST,
   type MixSums,
@@ -54,7 +53,7 @@ export function MixWork({
               ['colour'],
               ['pin in the program'],
               ['place from ground'],
-              [`step of ${formatPlain(full, 1, 5)}`, 'amount'],
+              [`step of ${full}`, 'amount'],
               ['of the time', 'amount'],
               ['while it is on', 'amount'],
               ['of the light', 'amount'],
@@ -66,7 +65,7 @@ export function MixWork({
                 <th scope="row">{colour}</th>
                 <td>{pin}</td>
                 <td>{place}</td>
-                <td className="amount">{formatPlain(step, 1, 5)}</td>
+                <td className="amount">{step}</td>
                 <td className="amount">{formatPercent(share)}</td>
                 <td className="amount">{A(peak)}</td>
                 <td className="amount">{formatPercent(light)}</td>
@@ -97,7 +96,7 @@ export function MixWork({
                 <th scope="row">{name}</th>
                 {(['red', 'green', 'blue'] as const).map((colour) => (
                   <td key={colour} className="amount">
-                    {formatPlain(steps[colour], 1, 5)}
+                    {steps[colour]}
                   </td>
                 ))}
                 <td className="ps-4 no-print">

@@ -1,6 +1,3 @@
-import { useState } from 'react';
-import Button from 'react-bootstrap/Button';
-import Form from 'react-bootstrap/Form';
 import {
   CONTROLLERS,
   cppOf,
@@ -13,8 +10,8 @@ import {
 } from '@/core';
 import { CONTROLLER_NAMES, lampName, looksWords } from '@/messages/names';
 import { rowSentence, timeLines } from '@/messages/program';
-import { saveAs, slug } from '@/ui/download';
 import { Heads } from '@/ui/Heads';
+import { ProgramText } from './ProgramText';
 import { SumRows } from './SumBlockTable';
 
 const A = (amps: number) => formatQuantity(amps, 'A', 3);
@@ -33,7 +30,7 @@ export function ProgramWork({ program, title }: { program: ProgramSums; title: s
         </table>
       </section>
       <RowTable program={program} />
-      <ProgramText {...{ program, title }} />
+      <ProgramText title={title} texts={textsOf(program, title)} csv={programCsv(program.table)} />
     </>
   );
 }
@@ -128,58 +125,12 @@ function DimmedNote({ program: { table, rows } }: { program: ProgramSums }) {
   );
 }
 
-const LANGUAGES = {
-  cpp: { name: 'C++', file: 'cpp', text: cppOf },
-  py: { name: 'MicroPython', file: 'py', text: microPythonOf },
-} as const;
-
-/** The same table as a text to send to the board. */
-function ProgramText({ program, title }: { program: ProgramSums; title: string }) {
-  const [language, setLanguage] = useState<keyof typeof LANGUAGES>('cpp');
-  const { table, lamps } = program;
+/** The program in both languages, each pin with the lamp that hangs on it. */
+function textsOf({ table, lamps }: ProgramSums, title: string) {
   const named = table.columns.map((pin) => {
     const lamp = lamps.find((one) => one.pin === pin);
     return lamp ? `${lamp.part} ${lampName(lamp.type)}` : '';
   });
-  const { file, text } = LANGUAGES[language];
-  const source = text(table, { title, lamps: named });
-  return (
-    <section className="ruled">
-      <div className="ruled-head">
-        <h2>The program</h2>
-        <span className="no-print">
-          <Form.Select
-            size="sm"
-            className="w-auto d-inline-block"
-            aria-label="Language of the program"
-            value={language}
-            onChange={(event) => setLanguage(event.target.value as keyof typeof LANGUAGES)}
-          >
-            {Object.entries(LANGUAGES).map(([key, { name }]) => (
-              <option key={key} value={key}>
-                {name}
-              </option>
-            ))}
-          </Form.Select>{' '}
-          <Button
-            variant="quiet"
-            size="sm"
-            onClick={() => saveAs(`${slug(title)}.${file}`, 'text/plain', source)}
-          >
-            Save the program
-          </Button>{' '}
-          <Button
-            variant="quiet"
-            size="sm"
-            onClick={() => saveAs(`${slug(title)}-table.csv`, 'text/csv', programCsv(table))}
-          >
-            Save the table as CSV
-          </Button>
-        </span>
-      </div>
-      <pre className="program-text" aria-label="Text of the program" tabIndex={0}>
-        {source}
-      </pre>
-    </section>
-  );
+  const words = { title, lamps: named };
+  return { cpp: cppOf(table, words), py: microPythonOf(table, words) };
 }

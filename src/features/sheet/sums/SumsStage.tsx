@@ -1,12 +1,21 @@
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import { LEVELS, type HouseStyle, type Level, type PatternChoice, type Sheet } from '@/core';
+import {
+  LEVELS,
+  type HouseStyle,
+  type Level,
+  type LightSums,
+  type PatternChoice,
+  type RuleSums,
+  type Sheet,
+} from '@/core';
 import { LEVEL_WORDS, seen, sumsAt } from '@/messages/levels';
 import { BeamWork } from './BeamWork';
 import { HelperTable } from './HelperTable';
 import { LightWork } from './LightWork';
 import { LampsAtAges } from './LampsAtAges';
 import { LoopWork } from './LoopWork';
+import { RuleWork } from './RuleWork';
 import { SumBlockTable } from './SumBlockTable';
 import { StringWork } from './StringWork';
 import { MixWork } from './MixWork';
@@ -73,9 +82,8 @@ function FullWorking({ sheet, style, choice, title, onChoice }: Omit<Props, 'lev
       {sums.beam && <BeamWork beam={sums.beam} />}
       {sums.timing && <TimingWork timing={sums.timing} choice={choice} onChoice={onChoice} />}
       {sums.turns && <TurnTable turns={sums.turns} />}
-      {sums.light && <LightWork light={sums.light} />}
-      {sums.mix && <MixWork mix={sums.mix} choice={choice} onChoice={onChoice} />}
-      {sums.program && <ProgramWork program={sums.program} title={title} />}
+      {sums.light && <Lit light={sums.light} rule={sums.rule} title={title} />}
+      <OnController {...{ sums, title, choice, onChoice }} />
       {sums.pulses && <PulseWork pulses={sums.pulses} />}
       {sums.walk && <WalkTable rows={sums.walk} />}
       {sums.knob && <KnobTable rows={sums.knob} />}
@@ -86,4 +94,20 @@ function FullWorking({ sheet, style, choice, title, onChoice }: Omit<Props, 'lev
       <Totals sums={sums} style={style} />
     </>
   );
+}
+
+/** What a controller does with its pins. */
+function OnController({
+  sums,
+  title,
+  choice,
+  onChoice,
+}: Pick<Props, 'title' | 'choice' | 'onChoice'> & Pick<Sheet, 'sums'>) {
+  if (sums.mix) return <MixWork mix={sums.mix} choice={choice} onChoice={onChoice} />;
+  return sums.program && <ProgramWork program={sums.program} title={title} />;
+}
+
+/** A lamp that follows the light, by a transistor or by a program. */
+function Lit({ light, rule, title }: { light: LightSums; rule: RuleSums | undefined; title: string }) {
+  return rule ? <RuleWork {...{ rule, light, title }} /> : <LightWork light={light} />;
 }

@@ -18,7 +18,7 @@ type RgbWords = Omit<WishProps<Rgb>, 'style'>;
 function FedWords({ params, problems, onChange }: RgbWords) {
   return (
     <>
-      from{' '}
+      {' from '}
       <SupplyWords
         supply={params.supply}
         problems={problems}
@@ -103,7 +103,7 @@ export function RgbWish({ params, style, problems, onChange }: WishProps<ParamsO
           ['anode', 'anode'],
         ]}
         onChoose={(common) => onChange({ ...params, common })}
-      />{' '}
+      />
       {params.drive !== 'pulses' && <FedWords {...{ params, problems, onChange }} />},{' '}
       <Choice
         label="Drive"

@@ -1,67 +1,95 @@
-import { formatEntered, measuredIn, SCENES, type ParamsOf, type Scene } from '@/core';
+import { CONTROLLER_IDS, CONTROLLERS, type ParamsOf } from '@/core';
 import { Choice, Typed } from '@/features/wish/Words';
-import { readWithin } from '@/features/wish/readers';
-import { SCENE_WORDS } from '@/messages/light';
+import { CONTROLLER_NAMES } from '@/messages/names';
 import { AmpsWord, ChoiceWords, LampWord } from './CommonWords';
+import { countReader } from './problems';
+import { SceneWords, SensorWords } from './SensorWords';
 import { SupplyWords } from './SupplyWords';
 import type { WishProps } from './wishProps';
 
-const names = SCENES.map((scene): [Scene, string] => [scene, SCENE_WORDS[scene]]);
-const readOhms = readWithin('A light sensor', 'Ω', 50, 1e7);
-
-/** Where neither was measured before, what a sensor of the table has there. */
-const MEASURED = { lit: 24e3, dark: 1100 };
-
 export function LightSwitchWish({ params, style, problems, onChange }: WishProps<ParamsOf<'light-switch'>>) {
   const set = (change: Partial<ParamsOf<'light-switch'>>) => onChange({ ...params, ...change });
-  const { sensor } = params;
-  /** A measured sensor stays the one that it is: in another light it has what its two readings say of that. */
-  const inOther = (which: 'lit' | 'dark', scene: Scene) =>
-    sensor && { sensor: { ...sensor, [which]: measuredIn(params, scene) } };
-  const ohmsWord = (which: 'lit' | 'dark') =>
-    sensor && (
-      <Typed
-        label={which === 'lit' ? 'Sensor where it is lit' : 'Sensor where it is dark'}
-        value={formatEntered(sensor[which], 'Ω')}
-        read={readOhms}
-        onValue={(ohms) => set({ sensor: { ...sensor, [which]: ohms } })}
-        onProblem={problems.of(which)}
-        width={7}
-      />
-    );
   return (
     <>
-      Let one <LampWord lamp={params.lamp} onChange={(lamp) => set({ lamp })} /> lamp be lit{' '}
+      Let one <LampWord lamp={params.lamp} onChange={(lamp) => set({ lamp })} /> lamp{' '}
+      <SceneWords params={params} set={set} />, at about{' '}
+      <AmpsWord amps={params.amps} problems={problems} onChange={(amps) => set({ amps })} />, from{' '}
+      <SupplyWords supply={params.supply} problems={problems} onChange={(supply) => set({ supply })} />,{' '}
+      <SensorWords params={params} problems={problems} set={set} />
+      <ChoiceWords params={params} style={style} onChange={onChange} />.
+    </>
+  );
+}
+
+const readPin = countReader('A lead', 'pin', 0, 99);
+
+export function DuskControllerWish({
+  params,
+  style,
+  problems,
+  onChange,
+}: WishProps<ParamsOf<'dusk-controller'>>) {
+  const set = (change: Partial<ParamsOf<'dusk-controller'>>) => onChange({ ...params, ...change });
+  const { pins, board, threshold } = params;
+  const { counts } = CONTROLLERS[board];
+  return (
+    <>
+      Let a{' '}
       <Choice
-        label="Lit where"
-        value={params.lit}
-        names={names}
-        onChoose={(lit) => set({ lit, ...inOther('lit', lit) })}
+        label="Controller"
+        value={board}
+        names={CONTROLLER_IDS.map((id) => [id, CONTROLLER_NAMES[id]])}
+        onChoose={(next) => set({ board: next, threshold: undefined })}
       />{' '}
-      and dark{' '}
+      make one <LampWord lamp={params.lamp} onChange={(lamp) => set({ lamp })} /> lamp on pin{' '}
+      <Typed
+        label="Pin of the lamp"
+        value={String(pins.lamp)}
+        read={readPin}
+        onValue={(lamp) => set({ pins: { ...pins, lamp } })}
+        onProblem={problems.of('pin of the lamp')}
+        width={2}
+      />{' '}
+      <SceneWords params={params} set={set} />, at about{' '}
+      <AmpsWord amps={params.amps} problems={problems} onChange={(amps) => set({ amps })} />, by what pin{' '}
+      <Typed
+        label="Pin that reads"
+        value={String(pins.reads)}
+        read={readPin}
+        onValue={(reads) => set({ pins: { ...pins, reads } })}
+        onProblem={problems.of('pin that reads')}
+        width={2}
+      />{' '}
+      reads, <SensorWords params={params} problems={problems} set={set} />, threshold{' '}
       <Choice
-        label="Dark where"
-        value={params.dark}
-        names={names}
-        onChoose={(dark) => set({ dark, ...inOther('dark', dark) })}
-      />
-      , at about <AmpsWord amps={params.amps} problems={problems} onChange={(amps) => set({ amps })} />, from{' '}
-      <SupplyWords supply={params.supply} problems={problems} onChange={(supply) => set({ supply })} />, with{' '}
-      <Choice
-        label="Sensor"
-        value={sensor ? 'measured' : 'table'}
+        label="Threshold"
+        value={threshold === undefined ? 'half' : 'own'}
         names={[
-          ['table', 'a sensor as in the table'],
-          ['measured', 'our own sensor, which has'],
+          ['half', 'half way between them'],
+          ['own', 'of our own:'],
         ]}
-        onChoose={(how) => set({ sensor: how === 'measured' ? MEASURED : undefined })}
-      />
-      {sensor && (
-        <>
-          {' '}
-          {ohmsWord('lit')} {SCENE_WORDS[params.lit]} and {ohmsWord('dark')} {SCENE_WORDS[params.dark]}
-        </>
+        onChoose={(how) => set({ threshold: how === 'own' ? Math.round(counts / 2) : undefined })}
+      />{' '}
+      {threshold !== undefined && (
+        <Typed
+          label="Threshold in counts"
+          value={String(threshold)}
+          read={countReader('The threshold', 'counts', 0, counts)}
+          onValue={(next) => set({ threshold: next })}
+          onProblem={problems.of('threshold')}
+          width={4}
+        />
       )}
+      , going on and off{' '}
+      <Typed
+        label="Hysteresis in counts"
+        value={String(params.hysteresis)}
+        read={countReader('The hysteresis', 'counts', 0, counts)}
+        onValue={(hysteresis) => set({ hysteresis })}
+        onProblem={problems.of('hysteresis')}
+        width={3}
+      />{' '}
+      counts apart
       <ChoiceWords params={params} style={style} onChange={onChange} />.
     </>
   );
