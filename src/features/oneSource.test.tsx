@@ -177,14 +177,16 @@ describe.each(LESSONS.map((lesson) => [lesson.title, lesson] as const))(
           for (const id of Object.values(parts)) expect(talk.path).toContain(id);
         return;
       }
+      const pinned = sheet.sums.program?.lamps[0] ?? sheet.sums.mix?.lamps[0] ?? sheet.sums.rule?.lamp;
+      if (pinned) {
+        const { resistor, pin } = pinned;
+        const part = sheet.sums.mix ? sheet.sums.mix.lamps[0]!.colour : pinned.part;
+        for (const name of [part, resistor, `pin ${pin}`]) expect(talk.path).toContain(name);
+        return;
+      }
       if (sheet.sums.light) {
         for (const { id } of sheet.circuit.parts)
           if (!isSource(sheet.circuit, id)) expect(talk.path).toContain(id);
-        return;
-      }
-      if (sheet.sums.program) {
-        const [{ part, resistor, pin }] = [sheet.sums.program.lamps[0]!];
-        for (const name of [part, resistor, `pin ${pin}`]) expect(talk.path).toContain(name);
         return;
       }
       const passed = new Set(currentPaths(sheet.circuit).flat());
@@ -214,6 +216,14 @@ describe.each(LESSONS.map((lesson) => [lesson.title, lesson] as const))(
       if (sheet.sums.light) {
         expect(talk.sum).toContain(sheet.sums.light.sensor);
         expect(talk.sum).toContain(sheet.sums.light.trim);
+        return;
+      }
+      const { mix, rule } = sheet.sums;
+      if (mix ?? rule) {
+        const told = rule
+          ? [`${rule.on.counts}`, `${rule.off.counts}`]
+          : mix!.lamps.map(({ step }) => `${step}`);
+        for (const figure of told) expect(talk.sum).toContain(figure);
         return;
       }
       if (sheet.sums.program) {

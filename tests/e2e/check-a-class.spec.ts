@@ -1,11 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import fs from 'node:fs';
-import { alertSaying, giveTo, makeGroup, spaced, startLesson } from './helpers';
-
-const cell = (page: Page, bench: number, point: string) =>
-  page.getByRole('textbox', { name: new RegExp(`^Bench ${bench} .*, ${point}`, 'u') });
-const row = (page: Page, bench: number) =>
-  page.getByRole('row').filter({ has: page.getByRole('rowheader', { name: new RegExp(`^${bench} `, 'u') }) });
+import { alertSaying, cell, giveTo, makeGroup, row, spaced, startLesson } from './helpers';
 
 async function openGrid(page: Page, name: string): Promise<void> {
   await makeGroup(page, name, 'Ala\nBek\nCim\nDov');

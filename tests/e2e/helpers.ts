@@ -59,3 +59,14 @@ export async function giveTo(page: Page, group: string): Promise<void> {
   await page.getByRole('link', { name: new RegExp(`^${group.replace(/ \(.*/u, '')}, `, 'u') }).click();
   await expect(page.getByRole('heading', { name: /is every bench right/u })).toBeVisible();
 }
+
+/** The field of a bench’s reading in the check grid. */
+export function cell(page: Page, bench: number, point: string): Locator {
+  return page.getByRole('textbox', { name: new RegExp(`^Bench ${bench} .*, ${point}`, 'u') });
+}
+
+/** A bench’s row in the check grid. */
+export function row(page: Page, bench: number): Locator {
+  const head = page.getByRole('rowheader', { name: new RegExp(`^${bench} `, 'u') });
+  return page.getByRole('row').filter({ has: head });
+}

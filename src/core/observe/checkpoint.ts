@@ -48,6 +48,9 @@ export function isTimed(point: Checkpoint): boolean {
   return point.measure === 'hertz' || point.measure === 'seconds';
 }
 
+/** Times further from the wish than this are other times to anybody: so near, one is kept. */
+export const KEPT_SHARE = 0.15;
+
 /** A checkpoint that has a figure; a look has none. */
 export function hasFigure(point: Checkpoint): boolean {
   return point.measure !== 'look';

@@ -3,7 +3,7 @@ import type { Circuit } from '../circuit/circuit';
 import { keyOf, uniform } from '../numerics/random';
 import { accepted, finding, refused, type Outcome } from '../findings/finding';
 import { bandsOf, drawSlice, type Band, type BandOptions } from '../tolerance/bands';
-import { isGapped, isProbed, isTimed, type Checkpoint } from './checkpoint';
+import { isGapped, isProbed, isTimed, KEPT_SHARE, type Checkpoint } from './checkpoint';
 import { benchesFor, byMotion } from './benches';
 import { withHeld } from './held';
 import { burdenAt, type MeterUse } from './meter';
@@ -139,7 +139,7 @@ export function bandPoints(
     if (!responses) continue;
     const drawn = drawResponses(responses, options.seed, options.samples).map((values) => values.sort());
     bandResponses(group, responses, drawn, options.coverage).forEach((band, k) => {
-      found[own[k]!.i] = { band, sorted: drawn[k]!, unsettled: 0 };
+      found[own[k]!.i] = { band: kept(group[k]!, band), sorted: drawn[k]!, unsettled: 0 };
     });
   }
   for (const bench of benchesFor(circuit, still, () => 'right', burdens)) {
@@ -155,6 +155,13 @@ export function bandPoints(
   const missed = points.find((_, i) => !found[i]);
   if (missed) return refused(finding('not-on-board', { part: missed.part, kind: missed.kind }));
   return accepted(found);
+}
+
+/** A time that a program sets does not spread from part to part: right is what anybody takes for it. */
+function kept(point: Checkpoint, band: Band): Band {
+  if (!isTimed(point) || band.high > band.low * (1 + 1e-9) || band.typical === 0) return band;
+  const [low, high] = [band.typical * (1 - KEPT_SHARE), band.typical * (1 + KEPT_SHARE)];
+  return { ...band, low, high, worstLow: low, worstHigh: high };
 }
 
 /** What every checkpoint reads with all parts at their nominal values; undefined where it cannot be read. */

@@ -1,6 +1,7 @@
 import type { LampType } from '../catalogue/lamps';
 import type { SourceChoice } from '../catalogue/supplies';
 import type { Circuit } from '../circuit/circuit';
+import { KEPT_SHARE } from '../observe/checkpoint';
 import { patternOf, type PatternId } from '../patterns/index';
 import { allLit, type Goal } from '../patterns/goal';
 import type { ChipTimes } from '../patterns/timed/figures';
@@ -35,11 +36,8 @@ export function servesAs(
   return sums.ok && goalsOf(pattern, sums.value, true).every(({ met }) => met);
 }
 
-/** Times further from the wish than this are other times to anybody. */
-const TIME_SHARE = 0.15;
-
 function keepsTime(chips: readonly ChipTimes[], turns: LessonSums['turns'] = []): Goal {
-  const isOff = (span: number, wished: number) => Math.abs(Math.log(span / wished)) > Math.log1p(TIME_SHARE);
+  const isOff = (span: number, wished: number) => Math.abs(Math.log(span / wished)) > Math.log1p(KEPT_SHARE);
   const off = chips.filter(({ wanted, solved }) => {
     const { high = 0, low = 0, period = high + low } = wanted;
     const whole = wanted.period !== undefined || wanted.low !== undefined;

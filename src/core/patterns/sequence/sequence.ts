@@ -6,7 +6,8 @@ import type { Checkpoint } from '../../observe/checkpoint';
 import { observe } from '../../observe/observe';
 import { boardLegs, pinId, pinLeg, pinPart, type BoardNets } from '../../program/pins';
 import type { ProgramSums } from '../../program/sums';
-import { pinTableOf } from '../../program/table';
+import { pinTableOf, roundMillis, wantedSpells } from '../../program/table';
+import { endOf } from '../../devices/pinTable';
 import { allLit } from '../goal';
 import type { Design, Means, Pattern } from '../pattern';
 import type { StringSum } from '../steady/figures';
@@ -83,7 +84,7 @@ function design(params: SequenceParams, means: Means): Outcome<Design> {
       supply: board.supply,
       sorts: Object.fromEntries(params.lamps.map(({ lamp }, i) => [`D${i + 1}`, lamp])),
       strings: chosen,
-      checkpoints: checkpoints(params, circuit),
+      checkpoints: checkpoints(params),
       held: {},
       seen: seen.value,
       findings: [...sequenceWarnings(params), ...over, ...(shared ? sharedFindings(program.value) : [])],
@@ -167,7 +168,7 @@ function circuitOf(
  * Each lamp's resistor and the level of its pin while it is lit, as a row of the table leaves the pins; how long it is
  * lit; and one pin that is low.
  */
-function checkpoints(params: SequenceParams, circuit: Circuit): Checkpoint[] {
+function checkpoints(params: SequenceParams): Checkpoint[] {
   const ground = (pin: number) => ({ part: pinId(pin), pin: 'ground' });
   const level = (id: string, pin: number, row: number): Checkpoint => ({
     id,
@@ -180,7 +181,7 @@ function checkpoints(params: SequenceParams, circuit: Circuit): Checkpoint[] {
   });
   const lamps = wired(params).flatMap(({ part, pin, column }) => {
     const row = brightest(params, column);
-    return row === undefined ? [] : [{ part, pin, row }];
+    return row === undefined ? [] : [{ part, pin, row, column }];
   });
   const shared = params.resistors === 'shared';
   const across = lamps.map(({ part, row }): Checkpoint => {
@@ -196,7 +197,7 @@ function checkpoints(params: SequenceParams, circuit: Circuit): Checkpoint[] {
     };
   });
   const timed = lamps
-    .filter(({ part }) => circuit.parts.some(({ id }) => id === part))
+    .filter(({ column }) => isTimedBy(params, column))
     .map(({ part }): Checkpoint => ({ id: `${part} light`, part, kind: 'led', measure: 'seconds' }));
   const idle = lamps.find(({ pin, row }) => lamps.some((other) => other.pin !== pin && other.row !== row));
   const dark = idle && lamps.find(({ row }) => row !== idle.row)!.row;
@@ -206,6 +207,29 @@ function checkpoints(params: SequenceParams, circuit: Circuit): Checkpoint[] {
     ...lamps.map(({ pin, row }) => level(pinId(pin), pin, row)),
     ...(idle && dark !== undefined ? [level(`${pinId(idle.pin)} off`, idle.pin, dark)] : []),
   ];
+}
+
+/** A thumb is sure of lights that last so long, to what counts as the time that is wished. */
+const THUMB_SECONDS = 3;
+
+/** Whether a stopwatch tells how long a lamp is lit: every time as long, long enough, and not fading in or out. */
+function isTimedBy(params: SequenceParams, column: number): boolean {
+  const { rows } = params;
+  if (
+    rows.some(
+      ({ steps, fade }) => fade || (steps[column]! > 0 && steps[column]! < CONTROLLERS[params.board].steps),
+    )
+  )
+    return false;
+  const table = tableOf(params);
+  const round = roundMillis(table) / 1000;
+  const spells = wantedSpells(table, column, Math.min(endOf(pinTableOf(table, column)), 3 * round));
+  // The last may go on behind the end of the look.
+  const whole = spells.slice(0, Math.max(1, spells.length - 1)).map(({ from, to }) => to - from);
+  return (
+    whole.length > 0 &&
+    whole.every((seconds) => seconds >= THUMB_SECONDS && Math.abs(seconds - whole[0]!) < 1e-6)
+  );
 }
 
 /** The row in which a lamp is brightest, of those the one with the fewest others; none where it is never lit. */

@@ -72,7 +72,7 @@ function lines(sum: StringSum, { sums, circuit }: Sheet, style: HouseStyle): Sum
       ? [
           {
             name: output
-              ? `less the ohms of ${sums.program ? 'pin' : 'output'} and supply`
+              ? `less the ohms of ${(sums.program ?? sums.mix ?? sums.rule) ? 'pin' : 'output'} and supply`
               : 'less the supply’s own ohms',
             work: `${less.terms.join(` ${MINUS} `)}${ownWords(sum, sums)}`,
             figure: less.total,

@@ -69,16 +69,19 @@ export function DuskControllerWish({
           ['own', 'of our own:'],
         ]}
         onChoose={(how) => set({ threshold: how === 'own' ? Math.round(counts / 2) : undefined })}
-      />{' '}
+      />
       {threshold !== undefined && (
-        <Typed
-          label="Threshold in counts"
-          value={String(threshold)}
-          read={countReader('The threshold', 'counts', 0, counts)}
-          onValue={(next) => set({ threshold: next })}
-          onProblem={problems.of('threshold')}
-          width={4}
-        />
+        <>
+          {' '}
+          <Typed
+            label="Threshold in counts"
+            value={String(threshold)}
+            read={countReader('The threshold', 'counts', 0, counts)}
+            onValue={(next) => set({ threshold: next })}
+            onProblem={problems.of('threshold')}
+            width={4}
+          />
+        </>
       )}
       , going on and off{' '}
       <Typed
