@@ -58,6 +58,11 @@ const VIEWS = [
     act: (page) => page.getByRole('img', { name: /Current of the lamp/u }).waitFor(),
   },
   {
+    name: 'sequence',
+    at: '/lessons/22?stage=day',
+    act: (page) => page.locator('.instant-words').waitFor(),
+  },
+  {
     name: 'sheet-phone',
     at: '/lessons/6?stage=steps',
     size: phone,
@@ -68,7 +73,6 @@ const VIEWS = [
     },
   },
   { name: 'check', at: '/check/1' },
-  { name: 'logbook', at: '/logbook' },
   { name: 'store', at: '/store' },
   {
     name: 'circuit',
