@@ -44,6 +44,7 @@ const CAUSES: Readonly<Record<Cause['code'], CauseWords>> = {
     `the ${legName(kind, pin)} and the ${legName(kind, other)} of ${part} exchanged`,
   'chip-shifted': ({ part }) => `${part} one row too far down: every pin at its neighbour’s work`,
   'chip-turned': ({ part }) => `${part} turned half round: power off at once`,
+  'arms-exchanged': ({ part, other }) => `${part} and ${other} in each other’s arm of the divider`,
   'pin-lead-astray': ({ part = '' }) => `the lead of ${pinName(part)} in another pin of the board`,
   'pin-leads-exchanged': ({ part = '', other = '' }) =>
     `the leads of ${pinName(part)} and ${pinName(other)} exchanged`,
@@ -116,6 +117,7 @@ const DO_NEXT: Readonly<Partial<Record<Cause['code'], (data: Cause['data']) => s
   'rail-gap': () => 'compare every wire with the card',
   'wrong-resistor': ({ part }) => `read the bands of ${part}`,
   'resistors-exchanged': ({ part, other }) => `read the bands of ${part} and ${other}`,
+  'arms-exchanged': ({ part, other }) => `look which of ${part} and ${other} stands towards plus`,
   'pin-lead-astray': ({ part = '' }) => `compare the lead of ${pinName(part)} with the pin table`,
   'pin-leads-exchanged': () => 'compare the leads at the board with the pin table',
   'pin-leads-shifted': () => 'count the pins from ground, and compare with the pin table',

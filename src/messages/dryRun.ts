@@ -81,6 +81,8 @@ const WHY: Readonly<Record<Cause['code'], Why>> = {
   'chip-turned': () => 'Every pin sits where the one across the middle was meant to be.',
   'chip-shifted': () =>
     'Every pin sits where the next of its side was meant to be; the last ones lead nowhere.',
+  'arms-exchanged': () =>
+    'The divider stands on its head: what was to rise with the light now falls with it.',
   'pin-lead-astray': () =>
     'The program sets a pin that nothing hangs on, and leaves alone the one with the lead.',
   'pin-leads-exchanged': () =>

@@ -35,6 +35,7 @@ const SAMPLES: { readonly [C in FindingCode]: FindingData[C] } = {
   'share-while-lit': { row: 1, first: 'D1', second: 'D3', more: 0.0075, less: 0.0001 },
   'pin-over-current': { pin: 9, amps: 0.022, limit: 0.02, most: 0.04 },
   'pins-over-current': { row: 1, amps: 0.24, limit: 0.2 },
+  'lights-own-sensor': { metres: 0.05, lux: 1200, way: 'dark-on', nearest: 0.3 },
   'pin-does-not-read': { pin: 9, nearest: 14 },
   'threshold-outside': { threshold: 10, low: 200, high: 800, nearest: 500 },
   'hysteresis-wide': { hysteresis: 900, most: 598, low: 200, high: 800 },

@@ -90,6 +90,12 @@ const SENTENCES: Sentences = {
     high > 0
       ? `Sensors of one sort differ: with some the alarm would sound always, or never. ${pot > 0 ? `A trim potentiometer of ${formatOhms(pot)} in the place of R4 covers` : 'Measure yours, or choose R4 between'} ${formatQuantity(low, 'Ω', 2)} to ${formatQuantity(high, 'Ω', 2)}.`
       : 'Sensors of one sort differ: with some the alarm would sound always, or never, and no R4 makes up for that. Bring the lamp nearer, or take the CMOS chip.',
+  'lights-own-sensor': ({ metres, lux, way, nearest }) =>
+    `From ${formatEntered(metres, 'm')} the lamp leaves ${formatQuantity(lux, 'lx', 2)} on its own sensor: ${
+      way === 'dark-on'
+        ? 'at dusk it would put itself out again, and only glow'
+        : 'once lit it would keep itself lit in the dark'
+    }. ${nearest > 0 ? `Put it ${formatQuantity(nearest, 'm', 2)} away or further, or a screen between them.` : 'Put a screen between them.'}`,
   'sensor-backwards': ({ dark, light }) =>
     `A light sensor has more ohms in less light; these readings are ${formatQuantity(dark, 'Ω')} in the darker and ${formatQuantity(light, 'Ω')} in the lighter. Are they exchanged?`,
   'no-switching': ({ lux, amps: a }) =>

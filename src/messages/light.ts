@@ -1,4 +1,14 @@
-import { formatOhms, formatQuantity, GLOW_AMPS, SCENE_LUX, type LightSums, type Scene } from '@/core';
+import {
+  formatEntered,
+  formatOhms,
+  formatPercent,
+  formatQuantity,
+  GLOW_AMPS,
+  HOOD_SHARE,
+  SCENE_LUX,
+  type LightSums,
+  type Scene,
+} from '@/core';
 import type { SumLine } from './sumLines';
 
 /** A scene after `it is`: `at dusk`. */
@@ -29,7 +39,8 @@ export function lampCurrent(amps: number): string {
 }
 
 /** Where the lamp should switch and where it does, line by line. */
-export function lightLines({ aimLux, switches, lit, dark, trim, sensor }: LightSums): SumLine[] {
+export function lightLines(light: LightSums): SumLine[] {
+  const { aimLux, switches, lit, dark, trim, sensor } = light;
   const spread =
     switches.low !== undefined && switches.high !== undefined
       ? `${L(Math.min(switches.low, switches.high))} to ${L(Math.max(switches.low, switches.high))}`
@@ -51,7 +62,30 @@ export function lightLines({ aimLux, switches, lit, dark, trim, sensor }: LightS
       work: `${sensor} of the sort, half as many ohms again either way`,
       figure: spread,
     },
+    ...hoodLine(light),
+    ...ownLines(light),
   ];
+}
+
+/** What a tube over the sensor would change: the room must be so much lighter for the same light to reach it. */
+export function hoodLine({ switches, sensor }: LightSums): SumLine[] {
+  if (switches.typical === undefined) return [];
+  const work = `${formatPercent(HOOD_SHARE)} of the room’s light gets to ${sensor}: ${L(switches.typical)} ÷ ${HOOD_SHARE}`;
+  return [{ name: 'under a tube, of the room', work, figure: L(switches.typical / HOOD_SHARE) }];
+}
+
+/** A lamp that its own sensor sees: what it adds, and how far apart going on and going off are then. */
+function ownLines({ own, way, switches, sensor }: LightSums): SumLine[] {
+  if (!own) return [];
+  const adds = {
+    name: 'its own lamp adds',
+    work: `${formatEntered(own.metres, 'm')} from ${sensor}`,
+    figure: L(own.lux),
+  };
+  if (way === 'dark-on' || switches.typical === undefined) return [adds];
+  const off = switches.typical - own.lux;
+  const work = `${L(switches.typical)} less what it adds: it holds itself lit between the two`;
+  return [adds, { name: 'it goes off at', work, figure: L(off) }];
 }
 
 /** The trim that makes any sensor of the sort switch where it should. */

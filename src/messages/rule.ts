@@ -1,5 +1,5 @@
 import { formatOhms, formatQuantity, type LightSums, type RuleSums } from '@/core';
-import { SCENE_WORDS } from './light';
+import { hoodLine, SCENE_WORDS } from './light';
 import type { SumLine } from './sumLines';
 
 const L = (lux: number | undefined) =>
@@ -42,6 +42,7 @@ export function ruleLines(rule: RuleSums, light: LightSums): SumLine[] {
       strong: true,
     },
     { name: 'from sensor to sensor', work: `${sensor} of the sort with ${trim} as chosen`, figure: spread },
+    ...hoodLine(light),
   ];
 }
 

@@ -5,7 +5,7 @@ import { isKind, partOf, withPart, type Circuit, type PartOf } from '../circuit/
 import { deviceOf } from '../circuit/deviceOf';
 import { withHeld } from '../observe/held';
 import { observe, reportOf } from '../observe/observe';
-import type { Amps, Lux, Ohms } from '../quantities/units';
+import type { Amps, Lux, Metres, Ohms } from '../quantities/units';
 import { sweep } from '../solver/sweep';
 import { seek } from './seek';
 import { trimRange, type TrimRange } from './trim';
@@ -32,6 +32,8 @@ export interface LightSums {
   readonly aimLux: Lux;
   /** Where the lamp carries half of what it is wished to, with the sensor as named and at either end of its sort. */
   readonly switches: { readonly typical?: Lux; readonly low?: Lux; readonly high?: Lux };
+  /** What the lamp leaves of light on its own sensor while it is lit, where that sees it. */
+  readonly own?: { readonly metres: Metres; readonly luxPerAmp: number; readonly lux: Lux };
   /** What the trim would have to be for any sensor of the sort to switch at the aim. */
   readonly range?: TrimRange;
   readonly scenes: readonly SceneRow[];

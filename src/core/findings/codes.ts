@@ -66,6 +66,8 @@ export interface FindingData {
   'share-while-lit': { row: number; first: string; second: string; more: number; less: number };
   'pin-over-current': { pin: number; amps: number; limit: number; most: number };
   'pins-over-current': { row: number; amps: number; limit: number };
+  /** A lamp so near to its own sensor that it would put itself out, or keep itself lit. */
+  'lights-own-sensor': { metres: number; lux: number; way: 'dark-on' | 'light-on'; nearest: number };
   'pin-does-not-read': { pin: number; nearest: number };
   /** A threshold that is not between what the two scenes read. */
   'threshold-outside': { threshold: number; low: number; high: number; nearest: number };

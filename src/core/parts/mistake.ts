@@ -28,6 +28,7 @@ export type FaultCode =
   | 'pins-exchanged'
   | 'chip-turned'
   | 'chip-shifted'
+  | 'arms-exchanged'
   | 'pin-lead-astray'
   | 'pin-leads-exchanged'
   | 'pin-leads-shifted'

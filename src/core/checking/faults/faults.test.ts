@@ -129,6 +129,35 @@ describe('parts of the wrong sort', () => {
     expect(only(runs, 'zeners-exchanged')).toHaveLength((zeners * (zeners - 1)) / 2);
   });
 
+  it('sensor and resistor in each other’s arm turn the controller’s rule round: dark where it was to be lit', () => {
+    const [run] = only(runsOf(patternSheet('dusk-controller', {})), 'arms-exchanged');
+    expect(run!.data).toMatchObject({ part: 'L1', other: 'R2' });
+    expect(run!.lamps).toMatchObject([{ part: 'D1', change: 'dark' }]);
+  });
+
+  it('sensor and resistor in each other’s arm leave the transistor on in the light', () => {
+    const [run] = only(runsOf(patternSheet('light-switch', {})), 'arms-exchanged');
+    const { before, after } = run!.readings.find(({ id }) => id === 'Q1 dark')!;
+    // Held off, nearly the whole supply stands across it; on, a few tenths of a volt.
+    expect(before).toBeGreaterThan(2);
+    expect(after).toBeLessThan(0.4);
+  });
+
+  it('leads one pin on give each lamp the rows of its neighbour, and one none', () => {
+    const runs = runsOf(patternSheet('sequence', {}));
+    const [exchanged] = only(runs, 'pin-leads-exchanged');
+    const light = (id: string) => exchanged!.readings.find((reading) => reading.id === id)!.after;
+    // Red and yellow have 4 s and 1 s of the round: each now the other’s.
+    expect(light('D1 light')).toBeCloseTo(1, 6);
+    expect(light('D3 light')).toBeCloseTo(4, 6);
+    const [shifted] = only(runs, 'pin-leads-shifted');
+    expect(shifted!.lamps.filter(({ change }) => change === 'dark')).toHaveLength(1);
+    for (const run of only(runs, 'pin-no-output'))
+      expect(
+        run.lamps.find(({ part }) => part === `D${Number(run.data.part!.slice(1)) - 8}`)!.change,
+      ).toMatch(/dark|dimmer/u);
+  });
+
   it('a lamp with the other common leg is dark in all three colours', () => {
     const run = only(runsOf(patternSheet('rgb', {})), 'other-common')[0]!;
     expect(run.data.part).toBe('D1');

@@ -3,7 +3,7 @@ import { anyResistor } from '../../parts/resistor';
 import { mistakesOf } from '../../parts/index';
 import { at, exchanged, type Mistake } from '../../parts/mistake';
 import { isCommonCathode, thingsOf } from '../../parts/thing';
-import { exchangedParts } from './exchanged';
+import { exchangedArms, exchangedParts } from './exchanged';
 import type { Candidate, FaultContext } from './fault';
 import { isLarge, lookedAt } from './looked';
 import { meterFaults } from './meters';
@@ -21,6 +21,7 @@ export function faultsOf(context: FaultContext): Candidate[] {
     ...lookedAt(context).flatMap((part) => mistakesOf(part, context)),
     ...otherCommon(context),
     ...exchangedParts(context),
+    ...exchangedArms(context),
     ...wiringFaults(context),
   ];
   return [

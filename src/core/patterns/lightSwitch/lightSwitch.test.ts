@@ -154,3 +154,47 @@ describe('a light switch', () => {
       expect(codes).toContain(code);
   });
 });
+
+describe('a lamp that its own sensor sees', () => {
+  const wished = { lit: 'dusk', dark: 'classroom', amps: 0.008 } as const;
+
+  it('leaves on it what candela over the square of the distance says: 400 cd an amp, a metre away', () => {
+    const { own, scenes } = worked('light-switch', { ...wished, sees: 1 }).sums.light!;
+    const { amps } = worked('light-switch', wished).sums.light!.scenes.find(({ scene }) => scene === 'dusk')!;
+    expect(own!.lux / (400 * amps)).toBeCloseTo(1, 9);
+    // Its own light holds it back a little, and it still does what is wished.
+    const [lit, dark] = ['dusk', 'classroom'].map((name) => scenes.find(({ scene }) => scene === name)!.amps);
+    expect(lit! / amps).toBeGreaterThan(0.9);
+    expect(dark).toBeLessThan(1e-6);
+  });
+
+  it.each([
+    ['dark-on', wished],
+    ['light-on', { ...wished, lit: 'classroom', dark: 'dusk' } as const],
+  ] as const)('is refused too near, with a distance that works: %s', (way, wish) => {
+    const why = refusedWith('light-switch', { ...wish, sees: 0.03 })!;
+    expect(why).toMatchObject({ code: 'lights-own-sensor', data: { way, metres: 0.03 } });
+    const { nearest } = why.data as { nearest: number };
+    expect(nearest).toBeGreaterThan(0.03);
+    const { goals } = lightSwitch;
+    const made = worked('light-switch', { ...wish, sees: nearest * 1.001 });
+    expect(goals!(made.sums).every(({ met }) => met)).toBe(true);
+    expect(refusedWith('light-switch', { ...wish, sees: nearest * 0.98 })?.code).toBe('lights-own-sensor');
+  });
+
+  it('that may be lit by light would stay lit by its own: observed from a lit lamp, and refused for it', () => {
+    const far = worked('light-switch', { ...wished, lit: 'classroom', dark: 'dusk', sees: 1 });
+    const near = withPart(far.design.circuit, 'L1', (part) =>
+      isKind(part, 'ldr')
+        ? { ...part, params: { ...part.params, lux: 5, litBy: [{ part: 'D1', luxPerAmp: 4e5 }] } }
+        : part,
+    );
+    const held = observe(near);
+    if (!held.ok || held.value.kind !== 'still') throw new Error('does not rest');
+    // Two states of the same build in the dark: dark, and lit by itself.
+    expect(held.value.also?.by).toBe('light');
+    const both = [held.value.parts['D1']!.amps, held.value.also!.parts['D1']!.amps].sort((a, b) => a - b);
+    expect(both[0]).toBeLessThan(1e-4);
+    expect(both[1]).toBeGreaterThan(4e-3);
+  });
+});

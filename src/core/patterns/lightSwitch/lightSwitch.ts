@@ -1,14 +1,15 @@
 import { z } from 'zod';
-import { aimOf, inLight, lightSums, type LightSums } from '../../answers/lampInLight';
+import { luxPerAmp } from '../../answers/beam';
+import { aimOf, inLight, lightSums, sceneRows, type LightSums } from '../../answers/lampInLight';
 import { seek } from '../../answers/seek';
 import { LIGHT_SENSOR, SCENE_LUX, SCENES, type LightSensorFigures, type Scene } from '../../catalogue/light';
 import { neighbours } from '../../catalogue/preferred';
 import { valuesOf } from '../../catalogue/shelf';
 import { supplyFigures } from '../../catalogue/supplies';
 import { TRANSISTORS } from '../../catalogue/transistors';
-import { isKind, type Circuit, type Part, type PartOf } from '../../circuit/circuit';
+import { isKind, withPart, type Circuit, type Part, type PartOf } from '../../circuit/circuit';
 import type { Ohms } from '../../quantities/units';
-import { finding, refused, type Finding, type Outcome } from '../../findings/finding';
+import { accepted, finding, refused, type Finding, type Outcome } from '../../findings/finding';
 import type { Checkpoint } from '../../observe/checkpoint';
 import { steadyCheckpoints } from '../steady/checkpoints';
 import type { Goal } from '../goal';
@@ -31,6 +32,8 @@ export const lightSwitchParams = z.strictObject({
   dark: z.enum(SCENES),
   /** The real sensor's ohms in these two scenes, where they were measured. */
   sensor: z.strictObject({ lit: z.number().min(50).max(1e7), dark: z.number().min(50).max(1e7) }).optional(),
+  /** From how many metres the lamp shines on its own sensor; left out, it is out of its sight. */
+  sees: z.number().min(0.005).max(10).optional(),
   ...choiceOverrides,
 });
 export type LightSwitchParams = z.output<typeof lightSwitchParams>;
@@ -87,8 +90,12 @@ function design(params: LightSwitchParams, means: Means): Outcome<Design> {
     target: half,
   });
   if (!exact.ok) return refused(finding('no-switching', { lux: aimOf(params), amps: half }));
-  const circuit = circuitWith(neighbours(values, exact.value).nearest ?? exact.value);
-  const light = lightSums(circuit, { lit, dark, half }, means.brief);
+  const plain = circuitWith(neighbours(values, exact.value).nearest ?? exact.value);
+  const alone = lightSums(plain, { lit, dark, half }, means.brief);
+  const own = ownLight(params, alone);
+  if (own && !own.ok) return own;
+  const circuit = own ? shoneOn(plain, own.value.luxPerAmp) : plain;
+  const light = own ? { ...alone, scenes: sceneRows(circuit), own: own.value } : alone;
   return finish(
     {
       circuit,
@@ -101,6 +108,39 @@ function design(params: LightSwitchParams, means: Means): Outcome<Design> {
       more: { light, helpers: helpersOf(circuit) },
     },
     means,
+  );
+}
+
+/** What the lamp leaves of light on its own sensor; or from how far it must be, for the two lights to stay apart. */
+function ownLight(
+  { sees, lit, dark, amps: wished }: LightSwitchParams,
+  { way, switches, scenes }: LightSums,
+): Outcome<NonNullable<LightSums['own']>> | undefined {
+  if (sees === undefined) return undefined;
+  const luxPerAmp = luxPerAmpAt(sees);
+  const amps = scenes.find(({ scene }) => scene === lit)?.amps ?? wished;
+  const least = Math.min(SCENE_LUX[lit], SCENE_LUX[dark]);
+  // In the darker of its two scenes its own light must leave the sensor on that side of where it switches.
+  const room = ((switches.typical ?? 0) - least) / OWN_MARGIN;
+  const lux = luxPerAmp * amps;
+  if (lux <= room) return accepted({ metres: sees, luxPerAmp, lux });
+  const nearest = room > 0 ? Math.sqrt((luxPerAmpAt(1) * amps) / room) : 0;
+  return refused(finding('lights-own-sensor', { metres: sees, lux, way, nearest }));
+}
+
+/** By so much the light at which it switches stays above what its own lamp and the darker scene make together. */
+const OWN_MARGIN = 1.25;
+
+/** A clear lamp without lens or hood, that looks straight at the sensor. */
+function luxPerAmpAt(metres: number): number {
+  return luxPerAmp({ metres, lens: false });
+}
+
+function shoneOn(circuit: Circuit, perAmp: number): Circuit {
+  return withPart(circuit, 'L1', (part) =>
+    isKind(part, 'ldr')
+      ? { ...part, params: { ...part.params, litBy: [{ part: 'D1', luxPerAmp: perAmp }] } }
+      : part,
   );
 }
 

@@ -1,5 +1,6 @@
-import { CONTROLLER_IDS, CONTROLLERS, type ParamsOf } from '@/core';
+import { CONTROLLER_IDS, CONTROLLERS, formatEntered, type ParamsOf } from '@/core';
 import { Choice, Typed } from '@/features/wish/Words';
+import { readWithin } from '@/features/wish/readers';
 import { CONTROLLER_NAMES } from '@/messages/names';
 import { AmpsWord, ChoiceWords, LampWord } from './CommonWords';
 import { countReader } from './problems';
@@ -15,11 +16,37 @@ export function LightSwitchWish({ params, style, problems, onChange }: WishProps
       <SceneWords params={params} set={set} />, at about{' '}
       <AmpsWord amps={params.amps} problems={problems} onChange={(amps) => set({ amps })} />, from{' '}
       <SupplyWords supply={params.supply} problems={problems} onChange={(supply) => set({ supply })} />,{' '}
-      <SensorWords params={params} problems={problems} set={set} />
+      <SensorWords params={params} problems={problems} set={set} />, the lamp{' '}
+      <Choice
+        label="Own light"
+        value={params.sees === undefined ? 'hidden' : 'sees'}
+        names={[
+          ['hidden', 'out of its sight'],
+          ['sees', 'shining on it from'],
+        ]}
+        onChoose={(how) => set({ sees: how === 'sees' ? SEEN_FROM : undefined })}
+      />
+      {params.sees !== undefined && (
+        <>
+          {' '}
+          <Typed
+            label="Distance of the lamp"
+            value={formatEntered(params.sees, 'm')}
+            read={readMetres}
+            onValue={(sees) => set({ sees })}
+            onProblem={problems.of('distance of the lamp')}
+            width={6}
+          />
+        </>
+      )}
       <ChoiceWords params={params} style={style} onChange={onChange} />.
     </>
   );
 }
+
+/** Far enough for a lamp of ten milliamps to be no light to its own sensor. */
+const SEEN_FROM = 0.5;
+const readMetres = readWithin('A distance', 'm', 0.005, 10);
 
 const readPin = countReader('A lead', 'pin', 0, 99);
 
