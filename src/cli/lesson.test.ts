@@ -22,8 +22,13 @@ interface Lesson {
     pieces: { id: string; legs: Record<string, string>; parts?: object }[];
     jumpers: object[];
     supply: object;
+    supplyParts?: Record<string, object>;
   };
-  behaviour: { kind: string; parts: Record<string, { amps: number }> };
+  behaviour: {
+    kind: string;
+    parts: Record<string, { amps: number }>;
+    cycles?: Record<string, object>;
+  };
   checks: {
     id: string;
     typical: number;
@@ -36,7 +41,7 @@ interface Lesson {
   steps: {
     kind: string;
     ids: string[];
-    gate?: { power: boolean; lit: string[]; readings: { id: string }[] };
+    gate?: { power: boolean; lit: string[]; readings: { id: string; during?: string[]; typical?: number }[] };
     isolation?: { chip: string; parkings: { legs: object; lit: string[] }[] };
   }[];
   kit: { key: string; each: number }[];
@@ -105,6 +110,16 @@ describe('the command line over whole lessons', () => {
     const lamp = plan.pieces.find(({ parts }) => parts)!;
     expect(Object.keys(lamp.legs)).toEqual(['red', 'common', 'green', 'blue']);
     expect(Object.values(lamp.parts!)).toHaveLength(3);
+  });
+
+  it('tells of a program what its lamps do, which leg each pin is, and what is read while which lamp is lit', () => {
+    const { behaviour, plan, steps } = lesson('sequence');
+    expect(behaviour.cycles!['D1']).toMatchObject({ period: 9, high: 4, low: 5 });
+    expect(plan.supplyParts!['G10']).toEqual({ pin: 'pin 10', ground: 'minus' });
+    const [reading] = steps.find(({ kind }) => kind === 'block-gate')!.gate!.readings;
+    expect(reading).toMatchObject({ id: 'R1', during: ['D1'] });
+    // 5 V less 1.87 V of the lamp, in the ratio of 390 Ω to all ohms of the loop.
+    expect(reading!.typical).toBeCloseTo(2.95, 2);
   });
 
   it('lists every mistake as a circuit that can be read', () => {

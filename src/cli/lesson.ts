@@ -16,9 +16,11 @@ import {
   type LegPlace,
   type Observation,
   type Sheet,
+  type Thing,
   type Gate,
   type Held,
   type Isolation,
+  type LampSeen,
   type Step,
 } from '@/core';
 import { Exit, print } from './exit';
@@ -58,7 +60,7 @@ function lessonJson(sheet: Sheet) {
     wanted: circuitFile(circuit),
     plan: planJson(sheet),
     asBuilt: circuitFile(built.circuit),
-    ...(built.seen ? { behaviour: behaviourJson(built.seen) } : {}),
+    ...(built.seen ? { behaviour: behaviourJson(built.seen, built.lamps) } : {}),
     checks: sheet.expected.points.map((check) => ({
       ...pointJson(check.point),
       typical: check.typical,
@@ -105,18 +107,44 @@ function planJson({ plan, circuit }: Sheet) {
     ],
     cuts: plan.cuts ?? [],
     supply: supply?.legs ?? {},
+    ...housedIn(things.get(supply?.part ?? '')),
   };
 }
 
-function behaviourJson(seen: Observation) {
+/** A controller is the supply of its circuit: which of its legs each of its pins is. */
+function housedIn(supply: Thing | undefined) {
+  const housed = (supply?.parts ?? []).filter(({ body }) => body);
+  return housed.length === 0
+    ? {}
+    : { supplyParts: Object.fromEntries(housed.map(({ id, body }) => [id, body!.legs])) };
+}
+
+function behaviourJson(seen: Observation, lamps: readonly LampSeen[]) {
   if (seen.kind === 'moving')
-    return { kind: 'moving', cycles: seen.run.cycles, means: seen.run.means, nodes: seen.nodes };
+    return {
+      kind: 'moving',
+      cycles: { ...lampCycles(seen, lamps), ...seen.run.cycles },
+      means: seen.run.means,
+      nodes: seen.nodes,
+    };
   return {
     kind: 'still',
     nodes: seen.nodes,
     parts: seen.parts,
     ...(seen.also ? { also: seen.also.parts } : {}),
   };
+}
+
+/** Lamps that a program lights go round without a chip: what each does from one coming on to the next. */
+function lampCycles(seen: Extract<Observation, { kind: 'moving' }>, lamps: readonly LampSeen[]) {
+  if (Object.keys(seen.run.cycles).length > 0) return {};
+  return Object.fromEntries(
+    lamps.flatMap(({ part, hertz, litFor: high }) =>
+      hertz === undefined || high === undefined
+        ? []
+        : [[part, { period: 1 / hertz, high, low: 1 / hertz - high, hertz, duty: high * hertz }]],
+    ),
+  );
 }
 
 function pointJson(point: Checkpoint) {

@@ -1,7 +1,7 @@
 import { pinName } from '@/messages/names';
 import { renderToStaticMarkup } from 'react-dom/server';
 import type { ReactElement } from 'react';
-import { patternSheet, sheetWith } from '../../tests/support/sheets';
+import { patternSheet, ROUGH, sheetWith } from '../../tests/support/sheets';
 import {
   bandsFor,
   boardHoles,
@@ -186,7 +186,7 @@ describe('the circuit diagram', () => {
   });
 
   it.each(PATTERN_IDS)('shows every part of %s once, inside the picture', (pattern) => {
-    const made = patternSheet(pattern, {}, pattern === 'panel' ? 'strip' : 'full');
+    const made = patternSheet(pattern, {}, pattern === 'panel' ? 'strip' : 'full', ROUGH);
     const markup = diagram(made);
     const [, width, height] = /viewBox="0 0 ([\d.]+) ([\d.]+)"/u.exec(markup)!.map(Number);
     for (const { id } of made.circuit.parts)

@@ -160,6 +160,14 @@ describe('the harbour', () => {
   });
 });
 
+/** The first lamp of a lesson on the pins of a controller, its resistor and its pin, as they are called. */
+function pinnedIn({ sums: { program, mix, rule } }: Sheet): readonly string[] | undefined {
+  const lamp = program?.lamps[0] ?? rule?.lamp;
+  if (lamp) return [lamp.part, lamp.resistor, `pin ${lamp.pin}`];
+  const [first] = mix?.lamps ?? [];
+  return first && [first.colour, first.resistor, `pin ${first.pin}`];
+}
+
 describe.each(LESSONS.map((lesson) => [lesson.title, lesson] as const))(
   'the talk of %s',
   (_title, lesson) => {
@@ -177,11 +185,9 @@ describe.each(LESSONS.map((lesson) => [lesson.title, lesson] as const))(
           for (const id of Object.values(parts)) expect(talk.path).toContain(id);
         return;
       }
-      const pinned = sheet.sums.program?.lamps[0] ?? sheet.sums.mix?.lamps[0] ?? sheet.sums.rule?.lamp;
+      const pinned = pinnedIn(sheet);
       if (pinned) {
-        const { resistor, pin } = pinned;
-        const part = sheet.sums.mix ? sheet.sums.mix.lamps[0]!.colour : pinned.part;
-        for (const name of [part, resistor, `pin ${pin}`]) expect(talk.path).toContain(name);
+        for (const name of pinned) expect(talk.path).toContain(name);
         return;
       }
       if (sheet.sums.light) {

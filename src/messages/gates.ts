@@ -209,7 +209,7 @@ function darkWords({ lit, may, held }: Gate, sheet: Sheet): string {
     : '';
 }
 
-export function readingWords({ part, measure, low, high }: GateReading): string {
+export function readingWords({ part, measure, low, high, during = [] }: GateReading): string {
   if (measure === 'amps')
     return `This batch by itself adds ${formatQuantity(low, 'A', 2)} to ${formatQuantity(high, 'A', 2)} to the supply’s current.`;
   if (measure === 'hertz') {
@@ -218,7 +218,11 @@ export function readingWords({ part, measure, low, high }: GateReading): string 
     return `Ten flashes of ${part} take ${ten(high)} to ${ten(low)}.`;
   }
   const mean = measure === 'meanVolts' ? ', the mean of its pulses' : '';
-  return `Across ${part} the meter reads ${formatQuantity(low, 'V', 3)} to ${formatQuantity(high, 'V', 3)}${mean}.`;
+  const lit =
+    during.length > 0
+      ? `While ${listWords(during)} ${during.length === 1 ? 'is' : 'are'} lit, across`
+      : 'Across';
+  return `${lit} ${part} the meter reads ${formatQuantity(low, 'V', 3)} to ${formatQuantity(high, 'V', 3)}${mean}.`;
 }
 
 /** From hole to hole, or all of them where a thing has more than two legs. */

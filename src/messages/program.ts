@@ -49,13 +49,20 @@ export function programLine(program: ProgramSums): string {
 /** What the lamps of a build do that a program drives, as the board by now makes it: which, and for how long each time. */
 export function turnWords(lamps: readonly LampSeen[], program: ProgramSums): string {
   const inOrder = program.lamps.flatMap(({ part }) => lamps.find((lamp) => lamp.part === part) ?? []);
-  const turns = inOrder.filter(({ look, litFor }) => look !== 'dark' && litFor !== undefined);
-  const always = inOrder.filter(({ look, litFor }) => look !== 'dark' && litFor === undefined);
+  const lit = inOrder.filter(({ look }) => look !== 'dark');
+  const turns = lit.filter(({ litFor }) => litFor !== undefined);
+  const isOffOnce = ({ part }: LampSeen) =>
+    program.rows.some(({ lamps: states }) => states.some((state) => state.part === part && state.step === 0));
+  // What is lit when the program has ended has come on once, and not gone out again.
+  const stays = lit.filter((lamp) => lamp.litFor === undefined && isOffOnce(lamp));
+  const always = lit.filter((lamp) => lamp.litFor === undefined && !isOffOnce(lamp));
   const dark = inOrder.filter(({ look }) => look === 'dark');
   const names = (some: readonly LampSeen[]) => listWords(some.map(({ part }) => part));
+  const often = program.table.rounds === 1 ? '' : ' each time';
   return [
     turns.length > 0 &&
-      `${listWords(turns.map(({ part, litFor }) => `${part} for ${formatQuantity(litFor!, 's', 2)}`))} each time, once round in ${S(program.roundSeconds)}`,
+      `${listWords(turns.map(({ part, litFor }) => `${part} for ${formatQuantity(litFor!, 's', 2)}`))}${often}, once round in ${S(program.roundSeconds)}`,
+    stays.length > 0 && `${names(stays)} in the end, and ${stays.length === 1 ? 'stays' : 'stay'} lit`,
     always.length > 0 && `${names(always)} all the time`,
     dark.length > 0 && `${names(dark)} never`,
   ]

@@ -1,4 +1,4 @@
-import { patternSheet, sheetWith } from '../../tests/support/sheets';
+import { patternSheet, ROUGH, sheetWith } from '../../tests/support/sheets';
 import { bandsFor, BARE_SHELF, LEVELS, PATTERN_IDS, patternOf, THIN, type Sheet } from '@/core';
 import { glossaryFor, TERM_IDS, TERMS } from './glossary';
 import { seen, sumsAt } from './levels';
@@ -9,7 +9,7 @@ import { inShort } from './sheetText';
 const plain = (text: string) => text.replaceAll(THIN, ' ');
 const all: readonly (readonly [string, Sheet])[] = PATTERN_IDS.map((id) => [
   id,
-  patternSheet(id, {}, 'full'),
+  patternSheet(id, {}, 'full', ROUGH),
 ]);
 
 describe('the sum on a card', () => {

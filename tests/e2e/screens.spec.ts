@@ -10,7 +10,8 @@ const SCREENS: Readonly<Record<string, readonly string[]>> = {
   'other lessons': [
     ...blocksOf(4, 'steps'),
     ...blocksOf(6, 'sums', 'try'),
-    ...blocksOf(9, 'plan', 'parts'),
+    ...blocksOf(9, 'plan'),
+    ...blocksOf(22, 'sums', 'day'),
     ...blocksOf(11, 'plan'),
     ...blocksOf(12, 'steps'),
   ],

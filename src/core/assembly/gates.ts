@@ -13,6 +13,7 @@ import { withHeld } from '../observe/held';
 import { lampsSeen, litIn } from '../observe/looks';
 import type { Moving, Observation } from '../observe/observation';
 import { observe, reportOf } from '../observe/observe';
+import { isProgrammed } from '../observe/programmed';
 import type { Ohms } from '../quantities/units';
 import { drawSlice } from '../tolerance/bands';
 import type { Gate, GateReading } from './step';
@@ -85,9 +86,36 @@ export function gateAt(
 /** How often something comes on, where that is seen; else the volts of the newest resistor, of pulses their mean. */
 function ownReadings(seen: Observation, newest: readonly string[]): GateReading[] {
   if (seen.kind === 'still') return resistorReading(seen, newest, 'volts');
+  if (isProgrammed(seen.circuit)) return rowReading(seen, newest);
   const timed = seen.circuit.parts.some((part) => isKind(part, 'timer'));
   const rates = rateReading(seen);
   return timed || rates.length > 0 ? rates : resistorReading(seen, newest, 'meanVolts');
+}
+
+/** The volts of the newest resistor in the row of the program in which it carries most, and which lamps are lit then. */
+function rowReading({ circuit }: Moving, newest: readonly string[]): GateReading[] {
+  const pins = circuit.parts.flatMap((part) =>
+    isKind(part, 'pin') && part.params.drive === 'table' ? [part] : [],
+  );
+  const rows = pins[0]?.params.spells.length ?? 0;
+  let best: { state: Observation; volts: number } | undefined;
+  for (let row = 0; row < rows; row++) {
+    const shares = pins.map(({ params }) => params.spells[row]?.to ?? params.after);
+    if (!shares.every((share) => share === 0 || share === 1)) continue;
+    const state = observe(withHeld(circuit, Object.fromEntries(pins.map(({ id }, i) => [id, shares[i]!]))));
+    if (!state.ok || state.value.kind !== 'still') continue;
+    const volts = Math.max(0, ...newest.map((id) => Math.abs(voltsOver(state.value, id))));
+    if (volts > (best?.volts ?? 0)) best = { state: state.value, volts };
+  }
+  if (!best || best.state.kind !== 'still') return [];
+  const during = litIn(best.state).lit;
+  return resistorReading(best.state, newest, 'volts').map((reading) => ({ ...reading, during }));
+}
+
+/** Volts over a resistor; none over anything else. */
+function voltsOver(seen: Observation, id: string): number {
+  const part = partOf(seen.circuit, id);
+  return part && isKind(part, 'resistor') ? reportOf(seen, id).volts : 0;
 }
 
 function maxAmpsOf(circuit: Circuit, id: string): number {

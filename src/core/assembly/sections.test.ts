@@ -1,4 +1,4 @@
-import { patternSheet } from '../../../tests/support/sheets';
+import { patternSheet, ROUGH } from '../../../tests/support/sheets';
 import { PATTERN_IDS } from '../patterns';
 import { cardSections } from './sections';
 import { isStop, type Step } from './step';
@@ -6,7 +6,7 @@ import { isStop, type Step } from './step';
 const BOARD = { panel: 'strip', 'lamp-cover': 'pad', 'coin-light': 'card' } as const;
 
 describe.each(PATTERN_IDS)('the sections of a card for %s', (pattern) => {
-  const { steps } = patternSheet(pattern, {}, BOARD[pattern as keyof typeof BOARD] ?? 'full');
+  const { steps } = patternSheet(pattern, {}, BOARD[pattern as keyof typeof BOARD] ?? 'full', ROUGH);
   const sections = cardSections(steps);
 
   it('have every step once, in its order', () => {

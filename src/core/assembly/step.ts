@@ -26,6 +26,8 @@ export interface GateReading {
   readonly part: string;
   readonly kind: ThingKind;
   readonly measure: 'volts' | 'meanVolts' | 'amps' | 'hertz';
+  /** Lamps that are lit while it is read, of a program that lights them in turn. */
+  readonly during?: readonly string[];
   readonly typical: number;
   readonly low: number;
   readonly high: number;

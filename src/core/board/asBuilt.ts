@@ -36,8 +36,15 @@ export function asBuilt(plan: Plan, wanted: Circuit): AsBuilt {
   const outcome = observe(circuit);
   if (!outcome.ok) return { circuit, asWanted, lamps: [], findings: [...board, ...outcome.findings] };
   const seen = outcome.value;
-  const findings = [...board, ...electrical(circuit, seen, wanted)];
+  const shown = electrical(circuit, seen, wanted);
+  const findings = [...board, ...(asWanted ? shown.map((one) => asProgrammed(one, wanted)) : shown)];
   return { circuit, asWanted, seen, lamps: lampsSeen(seen), findings };
+}
+
+/** A lamp that its program leaves dark is dark as wanted. */
+function asProgrammed(found: Finding, { parts }: Circuit): Finding {
+  const programmed = parts.some(({ kind }) => kind === 'pin');
+  return programmed && found.code === 'dark' ? { ...found, severity: 'note' } : found;
 }
 
 function cutOff(circuit: Circuit): Finding[] {

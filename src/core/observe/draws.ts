@@ -149,13 +149,29 @@ export function bandPoints(
     if (!bands.ok) return bands;
     bench.points.forEach((place, k) => {
       const { unsettled, sorted } = bands.value;
-      found[place] = { band: bands.value.bands[k]!, sorted: sorted[k]!, unsettled };
+      found[place] = { band: tidied(bands.value.bands[k]!), sorted: sorted[k]!, unsettled };
     });
   }
   const missed = points.find((_, i) => !found[i]);
   if (missed) return refused(finding('not-on-board', { part: missed.part, kind: missed.kind }));
   return accepted(found);
 }
+
+/** What the arithmetic leaves of nothing is nothing: the volts of a pin that is held low without a load. */
+function tidied(band: Band): Band {
+  const none = (value: number) => (Math.abs(value) < NOTHING ? 0 : value);
+  const { typical, low, high, worstLow, worstHigh } = band;
+  return {
+    ...band,
+    typical: none(typical),
+    low: none(low),
+    high: none(high),
+    worstLow: none(worstLow),
+    worstHigh: none(worstHigh),
+  };
+}
+
+const NOTHING = 1e-15;
 
 /** A time that a program sets does not spread from part to part: right is what anybody takes for it. */
 function kept(point: Checkpoint, band: Band): Band {

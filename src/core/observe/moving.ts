@@ -128,9 +128,13 @@ function seenIn(gone: Run, circuit: Circuit): Moving {
     const [first, second] = Object.values(part.pins);
     const [over, under] = [gone.nodes[first!], gone.nodes[second!]];
     const { amps } = gone.parts[part.id]!;
+    // Of what a pin of a board gives, its own ohms alone turn into heat.
+    const inside = isKind(part, 'pin') && part.pins['rail'] !== undefined ? part.params.ohms : undefined;
     let watts = 0;
-    for (let i = 0; i < weights.length; i++)
-      watts += weights[i]! * ((over?.[i] ?? 0) - (under?.[i] ?? 0)) * amps[i]!;
+    for (let i = 0; i < weights.length; i++) {
+      const volts = inside === undefined ? (over?.[i] ?? 0) - (under?.[i] ?? 0) : inside * amps[i]!;
+      watts += weights[i]! * volts * amps[i]!;
+    }
     const volts = (gone.nodeMeans[first!] ?? 0) - (gone.nodeMeans[second!] ?? 0);
     return [part.id, { volts, amps: gone.means[part.id]!, watts, pins: {} }];
   });

@@ -1,10 +1,10 @@
-import { patternSheet, sheetWith } from '../../../tests/support/sheets';
+import { patternSheet, ROUGH, sheetWith } from '../../../tests/support/sheets';
 import { PATTERN_IDS } from '../patterns/index';
 import { goalsOf } from './goals';
 
 describe('a lesson’s aim', () => {
   it.each(PATTERN_IDS)('is met by %s as it starts', (pattern) => {
-    const { goals } = patternSheet(pattern, {}, 'full');
+    const { goals } = patternSheet(pattern, {}, 'full', ROUGH);
     expect(goals.filter(({ met }) => !met)).toEqual([]);
     expect(goals.map(({ code }) => code)).toEqual(expect.arrayContaining(['within-limit', 'board-makes-it']));
   });

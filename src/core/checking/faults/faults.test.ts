@@ -1,4 +1,4 @@
-import { patternSheet, requestWith, sheetWith } from '../../../../tests/support/sheets';
+import { patternSheet, requestWith, ROUGH, sheetWith } from '../../../../tests/support/sheets';
 import { nets } from '../../board/sameCircuit';
 import { DEFAULT_METER } from '../../catalogue/meter';
 import { PATTERN_IDS } from '../../patterns/index';
@@ -31,7 +31,7 @@ describe.each(PATTERN_IDS)('mistakes of %s', (pattern) => {
   it.each(boards)('on %s all settle, each once', (board) => {
     const made = (() => {
       try {
-        return patternSheet(pattern, {}, board);
+        return patternSheet(pattern, {}, board, ROUGH);
       } catch {
         // This pattern cannot be built on that board, which the sheet says.
         return undefined;

@@ -210,7 +210,7 @@ function rowOf(seen: Observation, age: Age, sorts: LampSorts): AgeRow {
 
 const WARM: ReadonlySet<string> = new Set(['resistor', 'potentiometer', 'zener']);
 /** What turns power into heat and nothing else. */
-const LOSES: ReadonlySet<string> = new Set([...WARM, 'transistor', 'ldr', 'diode']);
+const LOSES: ReadonlySet<string> = new Set([...WARM, 'transistor', 'ldr', 'diode', 'pin']);
 
 /** How long a battery serves: until the dimmest lamp is too dim, or until it is empty, whichever comes first. */
 export interface Life extends Pick<BatteryLife, 'toDim' | 'toEmpty'> {

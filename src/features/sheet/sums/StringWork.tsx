@@ -42,6 +42,11 @@ function lampsWords({ lamps, alike, sideBySide }: StringSum): string {
   return alike.length > 1 ? `${names}, ${alike.length} times` : names;
 }
 
+/** What a lamp hangs on that is no supply itself. */
+function feederOf({ program, mix, rule }: LessonSums): string {
+  return (program ?? mix ?? rule) ? 'pin' : 'output';
+}
+
 function lines(sum: StringSum, { sums, circuit }: Sheet, style: HouseStyle): SumLine[] {
   const { design } = sums;
   const { wanted, zener, output, lampVolts, voltsLeft, lessOhms, guardOhms } = sum;
@@ -71,9 +76,7 @@ function lines(sum: StringSum, { sums, circuit }: Sheet, style: HouseStyle): Sum
     ...(lessOhms > 0
       ? [
           {
-            name: output
-              ? `less the ohms of ${(sums.program ?? sums.mix ?? sums.rule) ? 'pin' : 'output'} and supply`
-              : 'less the supply’s own ohms',
+            name: output ? `less the ohms of ${feederOf(sums)} and supply` : 'less the supply’s own ohms',
             work: `${less.terms.join(` ${MINUS} `)}${ownWords(sum, sums)}`,
             figure: less.total,
           },
