@@ -1,16 +1,17 @@
 import { isKind, type Circuit, type Part, type PartOf } from '../circuit/circuit';
 import { endOf, nextSpell, roundOf, shareAt, type PinTable } from '../devices/pinTable';
-import { accepted, type Outcome } from '../findings/finding';
+import { accepted, refused, type Outcome } from '../findings/finding';
 import type { Seconds } from '../quantities/units';
-import type { PartReport, Solution } from '../solver/report';
-import { solve } from '../solver/solve';
+import { prepare, unsettled, type Prepared } from '../solver/prepare';
+import { readSolution, type PartReport, type Solution } from '../solver/report';
+import { restOf } from '../solver/resting';
 import type { Moving } from './observation';
 
 /** Rounds of a program that are followed, and how long it is looked at once it has ended: a share of its round. */
 const ROUNDS_MOST = 4;
 const TAIL = 0.1;
 /** Places along a fade that are looked at. */
-const FADED = 12;
+const FADED = 8;
 
 /** Whether all that moves are the pins of a program: nothing keeps anything between one state and the next. */
 export function isProgrammed({ parts }: Circuit): boolean {
@@ -43,13 +44,18 @@ export function followProgram(circuit: Circuit, shown: Circuit): Outcome<Moving>
     const places = first.every((share, i) => share === last[i]) ? 1 : FADED;
     for (let k = 0; k <= places; k++) {
       const along = k / places;
-      const state = states.at(first.map((share, i) => share + along * (last[i]! - share)));
+      const state = states.at(first.map((share, i) => evened(share + along * (last[i]! - share))));
       if (!state.ok) return state;
       time.push(from + along * (until - from));
       seen.push(state.value);
     }
   }
   return accepted(assembled(shown, time, seen, window, ended));
+}
+
+/** The same share in every round, whatever rounding has left of it. */
+function evened(share: number): number {
+  return Math.round(share * 1e9) / 1e9;
 }
 
 /** What a program does with a pin: of one that only pulses, one spell without end. */
@@ -82,10 +88,21 @@ function intervalsOf(tables: readonly PinTable[], ended: Seconds): [Seconds, Sec
 class States {
   private readonly known = new Map<string, Outcome<Solution>>();
 
+  /** The circuit placed once: at rest a pin that pulses stands at its share, and at nothing or all of it at a level. */
+  private readonly bench: Outcome<Prepared>;
+
   constructor(
-    private readonly circuit: Circuit,
+    circuit: Circuit,
     private readonly pins: readonly PartOf<'pin'>[],
-  ) {}
+  ) {
+    const own = new Set(pins.map(({ id }) => id));
+    const parts = circuit.parts.map((part) =>
+      own.has(part.id) && isKind(part, 'pin')
+        ? { ...part, params: { ...part.params, drive: 'pwm' as const } }
+        : part,
+    );
+    this.bench = prepare({ ...circuit, parts });
+  }
 
   at(shares: readonly number[]): Outcome<Solution> {
     const key = shares.join(' ');
@@ -97,12 +114,16 @@ class States {
   }
 
   private rest(shares: readonly number[]): Outcome<Solution> {
-    const drives = new Map(this.pins.map(({ id }, i) => [id, shares[i]! >= 1 ? 'high' : 'low'] as const));
-    const parts = this.circuit.parts.map((part) => {
-      const drive = drives.get(part.id);
-      return drive && isKind(part, 'pin') ? { ...part, params: { ...part.params, drive } } : part;
+    const { bench } = this;
+    if (!bench.ok) return bench;
+    const { placed } = bench.value.compiled;
+    this.pins.forEach(({ id }, i) => {
+      placed.find(({ part }) => part.id === id)!.instance.knobs['duty']!(shares[i]!);
     });
-    return solve({ ...this.circuit, parts });
+    const { settling } = restOf(bench.value);
+    return settling.converged
+      ? accepted(readSolution(bench.value.compiled))
+      : refused(unsettled(bench.value, settling));
   }
 
   /** Up from the beginning of each round for its share of it: the round falls into stretches of fixed levels. */
@@ -121,25 +142,29 @@ class States {
 }
 
 function meanOf(weighed: readonly { weight: number; state: Solution }[]): Solution {
-  const sum = (read: (state: Solution) => number) =>
-    weighed.reduce((total, { weight, state }) => total + weight * read(state), 0);
   const { nodes, parts } = weighed[0]!.state;
+  const sumOf = (names: readonly string[], read: (state: Solution) => Readonly<Record<string, number>>) => {
+    const sums = new Float64Array(names.length);
+    for (const { weight, state } of weighed) {
+      const values = read(state);
+      for (let i = 0; i < names.length; i++) sums[i]! += weight * values[names[i]!]!;
+    }
+    return Object.fromEntries(names.map((name, i) => [name, sums[i]!]));
+  };
+  const report = (id: string): PartReport => {
+    const [pins, own] = [sumOf(Object.keys(parts[id]!.pins), (state) => state.parts[id]!.pins), [0, 0, 0]];
+    for (const { weight, state } of weighed) {
+      const { volts, amps, watts } = state.parts[id]!;
+      own[0]! += weight * volts;
+      own[1]! += weight * amps;
+      own[2]! += weight * watts;
+    }
+    const [volts, amps, watts] = own as [number, number, number];
+    return { volts, amps, watts, pins };
+  };
   return {
-    nodes: Object.fromEntries(Object.keys(nodes).map((name) => [name, sum((state) => state.nodes[name]!)])),
-    parts: Object.fromEntries(
-      Object.entries(parts).map(([id, { pins }]): [string, PartReport] => {
-        const of = (read: (part: PartReport) => number) => sum((state) => read(state.parts[id]!));
-        return [
-          id,
-          {
-            volts: of(({ volts }) => volts),
-            amps: of(({ amps }) => amps),
-            watts: of(({ watts }) => watts),
-            pins: Object.fromEntries(Object.keys(pins).map((pin) => [pin, of((part) => part.pins[pin]!)])),
-          },
-        ];
-      }),
-    ),
+    nodes: sumOf(Object.keys(nodes), (state) => state.nodes),
+    parts: Object.fromEntries(Object.keys(parts).map((id) => [id, report(id)])),
   };
 }
 

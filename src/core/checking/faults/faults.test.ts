@@ -26,7 +26,8 @@ const LONG: ReadonlySet<string> = new Set([
 ]);
 
 describe.each(PATTERN_IDS)('mistakes of %s', (pattern) => {
-  // A lesson that moves is followed for seconds with every mistake: its mistakes are made on one board, and named on two.
+  // A lesson that moves is followed for seconds with every mistake: its mistakes are named on two boards and made on one,
+  // and of the two lessons of two chips only those of the quicker one are.
   const boards = LONG.has(pattern) ? (['half', 'pad'] as const) : BOARDS;
   it.each(boards)('on %s all settle, each once', (board) => {
     const made = (() => {
@@ -47,7 +48,7 @@ describe.each(PATTERN_IDS)('mistakes of %s', (pattern) => {
     );
     const built = wiring.map(({ circuit }) => JSON.stringify(nets(circuit)));
     expect(new Set(built).size).toBe(built.length);
-    if (LONG.has(pattern) && board === 'pad') return;
+    if (LONG.has(pattern) && (board === 'pad' || pattern === 'chain')) return;
     // A right build with its knob elsewhere is a state, not a mistake that one makes on purpose.
     const mistakes = candidates.filter(
       ({ code, data }) => !data.byRows && !(ASKED_STATES.has(code) && code !== 'button-open'),

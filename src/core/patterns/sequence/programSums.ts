@@ -45,8 +45,6 @@ export function programSums(
   let at = 0;
   for (const [i, row] of params.rows.entries()) {
     const held = heldAt(params, i);
-    const state = observe(withHeld(circuit, held));
-    if (!state.ok) return state;
     const high = observe(withHeld(circuit, fullyOn(held, table.lowLights)));
     if (!high.ok) return high;
     rows.push({
@@ -55,7 +53,7 @@ export function programSums(
       fade: row.fade,
       lamps: params.lamps.map(({ pin }, k) => {
         const part = `D${k + 1}`;
-        const amps = Math.max(0, reportOf(state.value, part).amps);
+        const amps = ampsAt(seen, part, at + millisOf(row) / 1000);
         const column = params.columns.indexOf(pin);
         // As the columns stand it is the k-th that is meant for this lamp, whichever pin it names.
         const step = row.steps[column < 0 ? k : column] ?? 0;
@@ -96,6 +94,15 @@ export function programSums(
     wholeSeconds: wholeSeconds(table),
     astray: astray.map(({ part }) => part),
   });
+}
+
+/** What a lamp carries just before an instant of the program, of pulses the mean. */
+function ampsAt(seen: Observation, part: string, until: number): number {
+  if (seen.kind === 'still') return Math.max(0, reportOf(seen, part).amps);
+  const { time, parts } = seen.run;
+  // Where it jumps two samples stand at one instant: the first is what was.
+  const place = time.findIndex((sample) => sample >= until - 1e-9 * Math.max(1, until));
+  return Math.max(0, parts[part]!.amps[place < 0 ? time.length - 1 : place]!);
 }
 
 /** Every pin that does anything at the level that lights. */
