@@ -184,14 +184,22 @@ function Leads({ plan, placement, view }: { plan: Plan; placement: Placement; vi
         fed.map((end) => <SideLead key={end.mark} end={end} label={`${placement.part} ${end.mark}`} />)
       )}
       {pins.map((end) => (
-        <SideLead key={end.mark} end={end} label={end.mark} />
+        <SideLead key={end.mark} end={end} label={end.mark} early={railed} />
       ))}
     </>
   );
 }
 
-/** A lead from the left edge to its hole, named there. */
-function SideLead({ end: { place, colour }, label }: { end: LeadEnd; label: string }) {
+/** A lead from the left edge to its hole, named there, or where it comes in. */
+function SideLead({
+  end: { place, colour },
+  label,
+  early = false,
+}: {
+  end: LeadEnd;
+  label: string;
+  early?: boolean;
+}) {
   return (
     <g>
       <path
@@ -201,7 +209,7 @@ function SideLead({ end: { place, colour }, label }: { end: LeadEnd; label: stri
         strokeWidth="3"
         strokeLinecap="round"
       />
-      <Label place={{ x: place.x + 6, y: place.y - 7 }} first={label} />
+      <Label place={early ? { x: 6, y: place.y - 13 } : { x: place.x + 6, y: place.y - 7 }} first={label} />
     </g>
   );
 }

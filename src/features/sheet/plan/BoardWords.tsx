@@ -8,6 +8,7 @@ import {
   type PatternChoice,
   type Sheet,
 } from '@/core';
+import { counted } from '@/messages/grammar';
 import { Choice } from '@/features/wish/Words';
 import { BOARD_NAMES } from '@/messages/names';
 import { leastWords, lengthWords } from '@/messages/lengths';
@@ -83,9 +84,11 @@ export function BoardWords({ sheet, choice, onChoice }: Props) {
         .
       </p>
       <p className="small-print">
-        {quality.jumpers}{' '}
-        {choiceOf(sheet.plan.board) === 'card' ? 'extra tapes' : plugged ? 'jumpers' : 'links'},{' '}
-        {lengthWords(quality.wire * 2.54)} of wire, {quality.crossings} crossings
+        {counted(
+          quality.jumpers,
+          choiceOf(sheet.plan.board) === 'card' ? 'extra tape' : plugged ? 'jumper' : 'link',
+        )}
+        , {lengthWords(quality.wire * 2.54)} of wire, {quality.crossings} crossings
         {quality.cuts > 0 && `, ${quality.cuts} cuts`}
         {sheet.soldering.joints > 0 && `, ${solderWords(sheet.soldering)}`}: {METHODS[sheet.method]}.
       </p>
