@@ -1,7 +1,7 @@
 // npm test: installs what is missing, Chromium included, and runs everything: formatting, lint, types, import
 // rules, docs/validation.md, unit tests, the build, and the real interface. Closes with the totals on a line of their own.
 // `npm test -- unit` or `-- e2e` runs only that part.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { installChromium, installPackages, ROOT, say, tool } from './bootstrap.mjs';
@@ -22,7 +22,10 @@ const names = [];
 /** Runs one check that passes or fails as a whole. */
 function check(name, file, ...args) {
   say(name);
-  const ok = run([tool(file), ...args]) === 0;
+  return noted(name, run([tool(file), ...args]) === 0);
+}
+
+function noted(name, ok) {
   if (ok) passed++;
   else {
     failed++;
@@ -31,11 +34,39 @@ function check(name, file, ...args) {
   return ok;
 }
 
+/** Runs such checks two at a time, and shows what each said when it has ended. */
+async function checks(list) {
+  const left = [...list];
+  const next = async () => {
+    for (let one = left.shift(); one; one = left.shift()) {
+      const [name, file, ...args] = one;
+      const { ok, said } = await heard([tool(file), ...args]);
+      say(name);
+      process.stdout.write(said);
+      noted(name, ok);
+    }
+  };
+  await Promise.all([next(), next()]);
+}
+
+function heard(args) {
+  return new Promise((resolve) => {
+    const child = spawn(process.execPath, args, { cwd: ROOT, env: environment() });
+    const said = [];
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => said.push(chunk));
+    child.on('close', (code) => resolve({ ok: code === 0, said: Buffer.concat(said).toString() }));
+  });
+}
+
+function environment(more = {}) {
+  return { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...more };
+}
+
 function run(args, env = {}) {
   const done = spawnSync(process.execPath, args, {
     cwd: ROOT,
     stdio: 'inherit',
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env },
+    env: environment(env),
   });
   return done.status ?? 1;
 }
@@ -71,12 +102,14 @@ function readJson(file) {
 }
 
 if (only !== 'e2e') {
-  check('formatting', 'prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.');
-  check('lint', 'eslint/bin/eslint.js', '.');
-  check('types of the core', 'typescript/bin/tsc', '-p', 'src/core');
-  check('types', 'typescript/bin/tsc', '-p', '.');
-  check('import rules', 'dependency-cruiser/bin/dependency-cruise.mjs', 'src', 'bench');
-  check('validation', 'tsx/dist/cli.mjs', 'scripts/validation.ts');
+  await checks([
+    ['lint', 'eslint/bin/eslint.js', '.'],
+    ['formatting', 'prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'],
+    ['types of the core', 'typescript/bin/tsc', '-p', 'src/core'],
+    ['types', 'typescript/bin/tsc', '-p', '.'],
+    ['import rules', 'dependency-cruiser/bin/dependency-cruise.mjs', 'src', 'bench'],
+    ['validation', 'tsx/dist/cli.mjs', 'scripts/validation.ts'],
+  ]);
   unit();
 }
 if (only !== 'unit' && check('build', 'next/dist/bin/next', 'build')) interfaceTests();

@@ -5,10 +5,11 @@ import { keyOf, uniform } from '../numerics/random';
 import { quantile } from '../numerics/quantile';
 import { drawn } from '../tolerance/draw';
 import type { Band } from '../tolerance/bands';
-import { isGapped, isProbed, UNITS, type Checkpoint, type Gapped, type Probed } from './checkpoint';
+import { isGapped, isProbed, isTimed, UNITS, type Checkpoint, type Gapped, type Probed } from './checkpoint';
 import { JACK_OHMS, METER, metered, nodeAt, type MeterUse } from './meter';
 import type { Observation } from './observation';
 import { observe, reportOf } from './observe';
+import { isProgrammed } from './programmed';
 import { watched } from './read';
 
 /** How a meter is used at each checkpoint, and the ohms that it puts in series there. */
@@ -116,7 +117,9 @@ export function responsesOf(
     const read = readMoving(changed, points, free) ?? plain ?? typical;
     return read.map((figure, i) => (plain?.[i] ? (figure * typical[i]!) / plain[i]! : figure));
   };
-  const reaches = spreadsOf(circuit).map(({ part, spread }): Reach => {
+  // Parts move no time that a program sets.
+  const spreads = points.every(isTimed) && isProgrammed(circuit) ? [] : spreadsOf(circuit);
+  const reaches = spreads.map(({ part, spread }): Reach => {
     const low = at(part, spread.field, spread.low);
     const high = ends === 'both' ? at(part, spread.field, spread.high) : mirrored(low, typical, spread);
     return { part, spread, low, high };
