@@ -26,7 +26,12 @@ export const pin: PartTraits<'pin'> = {
     const set = (change: Partial<PartOf<'pin'>['params']>) =>
       withPart(circuit, part.id, () => ({ ...part, params: { ...part.params, ...change } }));
     const found: Mistake[] = [
-      { code: 'pin-lead-astray', data: at(part), prior: 1, circuit: set({ drive: 'input' }) },
+      {
+        code: 'pin-lead-astray',
+        data: at(part),
+        prior: 1,
+        circuit: led(circuit, new Map([[part.id, astray(part)]])),
+      },
     ];
     if (part.params.drive !== 'input')
       found.push({
@@ -50,9 +55,7 @@ export const pin: PartTraits<'pin'> = {
       });
     }
     if (place === 0 && pins.length > 2) {
-      const shifted = pins.map(
-        (one, i) => [one.id, i === 0 ? `${one.id} astray` : netOf(pins[i - 1]!)] as const,
-      );
+      const shifted = pins.map((one, i) => [one.id, i === 0 ? astray(one) : netOf(pins[i - 1]!)] as const);
       found.push({
         code: 'pin-leads-shifted',
         data: at(part),
@@ -63,6 +66,9 @@ export const pin: PartTraits<'pin'> = {
     return found;
   },
 };
+
+/** Where nothing of the board is. */
+const astray = ({ id }: PartOf<'pin'>): string => `${id} astray`;
 
 const netOf = ({ pins }: PartOf<'pin'>): string => pins['pin']!;
 

@@ -144,6 +144,22 @@ describe('parts of the wrong sort', () => {
     expect(after).toBeLessThan(0.4);
   });
 
+  it.each(['sequence', 'rgb', 'dusk-controller'] as const)(
+    'every slip with a lead of %s makes another circuit than the right one',
+    (pattern) => {
+      const sheet = patternSheet(
+        pattern,
+        pattern === 'rgb' ? ({ drive: 'pulses' } as never) : {},
+        'half',
+        ROUGH,
+      );
+      const right = JSON.stringify(nets(sheet.circuit));
+      const slips = candidatesOf(sheet).filter(({ code }) => /^pin-lead/u.test(code));
+      expect(slips.length).toBeGreaterThan(1);
+      for (const { circuit } of slips) expect(JSON.stringify(nets(circuit))).not.toBe(right);
+    },
+  );
+
   it('leads one pin on give each lamp the rows of its neighbour, and one none', () => {
     const runs = runsOf(patternSheet('sequence', {}));
     const [exchanged] = only(runs, 'pin-leads-exchanged');
