@@ -75,17 +75,16 @@ export function hoodLine({ switches, sensor }: LightSums): SumLine[] {
 }
 
 /** A lamp that its own sensor sees: what it adds, and how far apart going on and going off are then. */
-function ownLines({ own, way, switches, sensor }: LightSums): SumLine[] {
+function ownLines({ own, sensor }: LightSums): SumLine[] {
   if (!own) return [];
   const adds = {
     name: 'its own lamp adds',
     work: `${formatEntered(own.metres, 'm')} from ${sensor}`,
     figure: L(own.lux),
   };
-  if (way === 'dark-on' || switches.typical === undefined) return [adds];
-  const off = switches.typical - own.lux;
-  const work = `${L(switches.typical)} less what it adds: it holds itself lit between the two`;
-  return [adds, { name: 'it goes off at', work, figure: L(off) }];
+  if (own.offLux === undefined) return [adds];
+  const work = 'it holds itself lit between this and the light at which it goes on';
+  return [adds, { name: 'it goes off at', work, figure: L(own.offLux) }];
 }
 
 /** The trim that makes any sensor of the sort switch where it should. */

@@ -33,12 +33,22 @@ export interface LightSums {
   /** Where the lamp carries half of what it is wished to, with the sensor as named and at either end of its sort. */
   readonly switches: { readonly typical?: Lux; readonly low?: Lux; readonly high?: Lux };
   /** What the lamp leaves of light on its own sensor while it is lit, where that sees it. */
-  readonly own?: { readonly metres: Metres; readonly luxPerAmp: number; readonly lux: Lux };
+  readonly own?: OwnLight;
   /** What the trim would have to be for any sensor of the sort to switch at the aim. */
   readonly range?: TrimRange;
   readonly scenes: readonly SceneRow[];
   /** Lamp current along the light, on a logarithmic scale; left out in brief. */
   readonly curve?: { readonly lux: readonly Lux[]; readonly amps: readonly Amps[] };
+}
+
+/** A lamp that its own sensor sees. */
+export interface OwnLight {
+  readonly metres: Metres;
+  readonly luxPerAmp: number;
+  /** What it adds while it is lit. */
+  readonly lux: Lux;
+  /** Of one that light lights: the light of the room below which it goes out again, though it holds itself lit. */
+  readonly offLux?: Lux;
 }
 
 /** Lux between which a circuit is looked at. */
@@ -75,12 +85,13 @@ export function lightSums(circuit: Circuit, wish: LightWish, brief: boolean | un
   const sensor = partOf(circuit, 'L1') as PartOf<'ldr'>;
   const { low, high } = deviceOf(sensor).spreads(sensor.params)[0]!;
   const [typical, darker, brighter] = [sensor.params.r10, low, high].map((r10) =>
-    switchLux(circuit, r10, half),
+    switchLux(circuit, r10, wish),
   );
   const check = { id: 'lamp', measure: 'amps', part: 'D1' } as const;
-  const range = brief
-    ? undefined
-    : trimRange(inLight(circuit, aimLux), 'L1', 'R2', check, half, POTENTIOMETERS);
+  // One that holds itself lit has no single light that a trim could be set for.
+  const holds = holdsItself(circuit, wish);
+  const range =
+    brief || holds ? undefined : trimRange(inLight(circuit, aimLux), 'L1', 'R2', check, half, POTENTIOMETERS);
   const along = { part: 'L1', field: 'lux', from: LUX.low, to: LUX.high, steps: STEPS, log: true };
   const curve = brief ? undefined : sweep(circuit, along);
   return {
@@ -102,19 +113,53 @@ export function lightSums(circuit: Circuit, wish: LightWish, brief: boolean | un
 }
 
 /** The light at which the lamp carries half of its wish, with a sensor of so many ohms at ten lux. */
-function switchLux(circuit: Circuit, r10: Ohms, half: Amps): Lux | undefined {
+function switchLux(circuit: Circuit, r10: Ohms, wish: LightWish): Lux | undefined {
   const fitted = withPart(inLight(circuit, 1), 'L1', (part) =>
     isKind(part, 'ldr') ? { ...part, params: { ...part.params, r10 } } : part,
   );
+  if (holdsItself(fitted, wish)) return turnLux(fitted, (amps) => amps[0]! >= wish.half);
   const found = seek(fitted, {
     part: 'L1',
     field: 'lux',
     from: LUX.low,
     to: LUX.high,
     check: 'lamp',
-    target: half,
+    target: wish.half,
   });
   return found.ok ? found.value : undefined;
+}
+
+/** Whether a lamp is lit by light and adds its own: it goes on at one light and off at another. */
+function holdsItself(circuit: Circuit, { lit, dark }: Pick<LightWish, 'lit' | 'dark'>): boolean {
+  const sensor = partOf(circuit, 'L1');
+  return (
+    SCENE_LUX[lit] > SCENE_LUX[dark] && !!sensor && isKind(sensor, 'ldr') && sensor.params.litBy.length > 0
+  );
+}
+
+/** The light of the room below which a lamp that holds itself lit has no lit state left. */
+export function offLux(circuit: Circuit, half: Amps): Lux | undefined {
+  return turnLux(circuit, (amps) => amps.some((one) => one >= half));
+}
+
+const TURN_STEPS = 40;
+
+/** The light from which on something is so of the lamp's current in every state that the build rests in, by ratio. */
+function turnLux(circuit: Circuit, isSo: (amps: readonly Amps[]) => boolean): Lux | undefined {
+  const at = (lux: Lux): boolean => {
+    const seen = observe(inLight(circuit, lux));
+    if (!seen.ok || seen.value.kind !== 'still') return false;
+    const also = seen.value.also ? [reportOf(seen.value.also, 'D1').amps] : [];
+    return isSo([reportOf(seen.value, 'D1').amps, ...also]);
+  };
+  if (at(LUX.low) || !at(LUX.high)) return undefined;
+  let [low, high]: [number, number] = [LUX.low, LUX.high];
+  for (let i = 0; i < TURN_STEPS; i++) {
+    const middle = Math.sqrt(low * high);
+    if (at(middle)) high = middle;
+    else low = middle;
+  }
+  return high;
 }
 
 /** What the lamp of a circuit does in every scene. */

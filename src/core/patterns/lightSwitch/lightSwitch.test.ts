@@ -182,6 +182,32 @@ describe('a lamp that its own sensor sees', () => {
     expect(refusedWith('light-switch', { ...wish, sees: nearest * 0.98 })?.code).toBe('lights-own-sensor');
   });
 
+  it('switches, in the room’s light, where this very build does: by its own light earlier or later than without', () => {
+    const { design, sums } = worked('light-switch', { ...wished, sees: 0.5 });
+    expect(sums.light!.own!.lux).toBeGreaterThan(5);
+    expect(sums.light!.switches.typical! / rootOf(design.circuit)).toBeCloseTo(1, 3);
+    const hidden = worked('light-switch', wished).sums.light!.switches.typical!;
+    // Half lit it adds half of its light: the room must be so much darker.
+    expect((hidden - sums.light!.switches.typical!) / (sums.light!.own!.luxPerAmp * HALF)).toBeCloseTo(1, 1);
+  });
+
+  it('holds itself lit down to a light below the one at which it went on', () => {
+    const wish = { ...wished, lit: 'classroom', dark: 'dusk', sees: 0.5 } as const;
+    const { design, sums } = worked('light-switch', wish);
+    const [on, off] = [sums.light!.switches.typical!, sums.light!.own!.offLux!];
+    expect(off).toBeLessThan(on);
+    const statesAt = (lux: number) => {
+      const seen = observe(inLight(design.circuit, lux));
+      if (!seen.ok || seen.value.kind !== 'still') throw new Error('does not rest');
+      return [seen.value, ...(seen.value.also ? [seen.value.also] : [])].map(
+        ({ parts }) => parts['D1']!.amps >= HALF,
+      );
+    };
+    expect(statesAt(off * 0.995)).not.toContain(true);
+    expect(statesAt(on * 1.005)[0]).toBe(true);
+    expect(SCENE_LUX.dusk).toBeLessThan(off);
+  });
+
   it('that may be lit by light would stay lit by its own: observed from a lit lamp, and refused for it', () => {
     const far = worked('light-switch', { ...wished, lit: 'classroom', dark: 'dusk', sees: 1 });
     const near = withPart(far.design.circuit, 'L1', (part) =>

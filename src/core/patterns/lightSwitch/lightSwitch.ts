@@ -1,6 +1,14 @@
 import { z } from 'zod';
 import { luxPerAmp } from '../../answers/beam';
-import { aimOf, inLight, lightSums, sceneRows, type LightSums } from '../../answers/lampInLight';
+import {
+  aimOf,
+  inLight,
+  lightSums,
+  offLux,
+  type LightSums,
+  type LightWish,
+  type OwnLight,
+} from '../../answers/lampInLight';
 import { seek } from '../../answers/seek';
 import { LIGHT_SENSOR, SCENE_LUX, SCENES, type LightSensorFigures, type Scene } from '../../catalogue/light';
 import { neighbours } from '../../catalogue/preferred';
@@ -8,7 +16,7 @@ import { valuesOf } from '../../catalogue/shelf';
 import { supplyFigures } from '../../catalogue/supplies';
 import { TRANSISTORS } from '../../catalogue/transistors';
 import { isKind, withPart, type Circuit, type Part, type PartOf } from '../../circuit/circuit';
-import type { Ohms } from '../../quantities/units';
+import type { Metres, Ohms } from '../../quantities/units';
 import { accepted, finding, refused, type Finding, type Outcome } from '../../findings/finding';
 import type { Checkpoint } from '../../observe/checkpoint';
 import { steadyCheckpoints } from '../steady/checkpoints';
@@ -91,11 +99,15 @@ function design(params: LightSwitchParams, means: Means): Outcome<Design> {
   });
   if (!exact.ok) return refused(finding('no-switching', { lux: aimOf(params), amps: half }));
   const plain = circuitWith(neighbours(values, exact.value).nearest ?? exact.value);
-  const alone = lightSums(plain, { lit, dark, half }, means.brief);
-  const own = ownLight(params, alone);
+  const wish = { lit, dark, half };
+  const own =
+    params.sees === undefined ? undefined : ownLight(params, lightSums(plain, wish, true), params.sees);
   if (own && !own.ok) return own;
   const circuit = own ? shoneOn(plain, own.value.luxPerAmp) : plain;
-  const light = own ? { ...alone, scenes: sceneRows(circuit), own: own.value } : alone;
+  const light = {
+    ...lightSums(circuit, wish, means.brief),
+    ...(own ? { own: heldBy(circuit, own.value, wish) } : {}),
+  };
   return finish(
     {
       circuit,
@@ -113,10 +125,10 @@ function design(params: LightSwitchParams, means: Means): Outcome<Design> {
 
 /** What the lamp leaves of light on its own sensor; or from how far it must be, for the two lights to stay apart. */
 function ownLight(
-  { sees, lit, dark, amps: wished }: LightSwitchParams,
+  { lit, dark, amps: wished }: LightSwitchParams,
   { way, switches, scenes }: LightSums,
-): Outcome<NonNullable<LightSums['own']>> | undefined {
-  if (sees === undefined) return undefined;
+  sees: Metres,
+): Outcome<OwnLight> {
   const luxPerAmp = luxPerAmpAt(sees);
   const amps = scenes.find(({ scene }) => scene === lit)?.amps ?? wished;
   const least = Math.min(SCENE_LUX[lit], SCENE_LUX[dark]);
@@ -126,6 +138,12 @@ function ownLight(
   if (lux <= room) return accepted({ metres: sees, luxPerAmp, lux });
   const nearest = room > 0 ? Math.sqrt((luxPerAmpAt(1) * amps) / room) : 0;
   return refused(finding('lights-own-sensor', { metres: sees, lux, way, nearest }));
+}
+
+/** The same with the light at which it goes out again, where it holds itself lit. */
+function heldBy(circuit: Circuit, own: OwnLight, { lit, dark, half }: LightWish): OwnLight {
+  const off = SCENE_LUX[lit] > SCENE_LUX[dark] ? offLux(circuit, half) : undefined;
+  return off === undefined ? own : { ...own, offLux: off };
 }
 
 /** By so much the light at which it switches stays above what its own lamp and the darker scene make together. */
