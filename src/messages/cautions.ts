@@ -12,6 +12,9 @@ export const CAUTION_WORDS: Readonly<Record<CautionCode, string>> = {
     'An electrolytic capacitor that sits the wrong way round can vent. Its stripe is minus: check it before power.',
   'loud-tone': 'Start the tone at low volume, with the speaker away from ears.',
   'power-off-first': 'Power off before every change. Minus first, plus last.',
+  'cable-out-first': 'The controller’s cable out before every change. Ground first, the cable last.',
+  'hot-smell-cable':
+    'Hot, a smell, smoke: pull the controller’s cable first, wait for it to cool, then use tweezers.',
   'hot-smell-stop': 'Hot, a smell, smoke: pull the plus lead first, wait for it to cool, then use tweezers.',
   'coin-cells':
     'A swallowed coin cell burns a child’s gullet within two hours: closed holders, counted out and counted in, never with small children unattended. If one may be swallowed: emergency care at once.',

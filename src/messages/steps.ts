@@ -123,7 +123,7 @@ function boardLead(step: Of<'connect-supply'>, sheet: Sheet): StepWords {
       why:
         step.pin === 'minus'
           ? 'All currents come back to it.'
-          : `It stands at ${formatQuantity(sheet.sums.supplyFigures.volts, 'V')}: lamps hang between it and their pins.`,
+          : `It stands at ${formatQuantity(sheet.sums.supplyFigures.volts, 'V')}: ${sheet.sums.rule ? `${sheet.sums.rule.sensor} hangs on it` : 'lamps hang between it and their pins'}.`,
     };
   }
   const lamp = boardLamps(sheet).find(({ pin }) => pin === Number(number));
@@ -154,7 +154,7 @@ function changeWords({ part, ohms, amps, brightness, beyond }: Of<'change-part'>
 
 function jumperWords(step: Extract<Step, { action: 'place-jumper' }>): StepWords {
   const bring = step.legs.some((leg) => leg.hole.includes('+'))
-    ? 'It brings plus to the lamp’s rows.'
+    ? 'It brings plus to where it is needed.'
     : step.legs.some((leg) => leg.hole.includes('-'))
       ? 'It brings minus to where it is needed.'
       : 'It joins two rows that carry the same point of the circuit.';

@@ -3,7 +3,7 @@ import { boardOf } from '../board/copper';
 import { holeOf } from '../board/geometry';
 import type { Placement, Plan } from '../board/plan';
 import { partOf, type Circuit } from '../circuit/circuit';
-import { isSource } from '../circuit/source';
+import { isSource, sourceOf } from '../circuit/source';
 import { polarityOf, thingOf } from '../parts/thing';
 import { gateAt, NO_POWER, type GateGround } from './gates';
 import { isolationOf } from './isolate';
@@ -128,8 +128,20 @@ export function partStep(piece: Piece, circuit: Circuit, built: AsBuilt): Step {
     legs,
     polarised: thing ? polarityOf(thing).polarised : false,
     minutes: PACE['place-part'],
+    ...(isBesideLamp(part, circuit) ? { guards: true as const } : {}),
     ...(positive ? { positive } : {}),
   };
+}
+
+/** Whether a resistor shares a net, that is no end of the supply, with a lamp. */
+function isBesideLamp(id: string, circuit: Circuit): boolean {
+  const resistor = partOf(circuit, id);
+  if (resistor?.kind !== 'resistor') return false;
+  const ends = new Set(Object.values(sourceOf(circuit)?.pins ?? {}));
+  const own = Object.values(resistor.pins).filter((net) => !ends.has(net));
+  return circuit.parts.some(
+    ({ kind, pins }) => kind === 'led' && Object.values(pins).some((net) => own.includes(net)),
+  );
 }
 
 function repeatStep(block: Block, plan: Plan): Step {

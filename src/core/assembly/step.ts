@@ -101,6 +101,8 @@ export type Step = StepBase &
         readonly kind: ThingKind;
         readonly legs: readonly LegPlace[];
         readonly polarised: boolean;
+        /** A resistor right beside a lamp. */
+        readonly guards?: true;
         /** The hole that will be the more positive, and by how many volts, as computed. */
         readonly positive?: { readonly hole: string; readonly volts: number };
       }

@@ -12,6 +12,8 @@ export const CAUTION_CODES = [
   'flashing-light',
   'power-off-first',
   'hot-smell-stop',
+  'cable-out-first',
+  'hot-smell-cable',
   'coin-cells',
   'block-terminals',
   'accumulator-fuse',
@@ -104,8 +106,9 @@ export function cautionsFor(facts: Facts): Caution[] {
       'cells-not-shorted',
       'before-power',
     ),
-    ...when(true, 'power-off-first', 'before-power'),
-    ...when(true, 'hot-smell-stop', 'after-power'),
+    // What is fed by a board has no plus lead that could be pulled.
+    ...when(true, holds('pin') ? 'cable-out-first' : 'power-off-first', 'before-power'),
+    ...when(true, holds('pin') ? 'hot-smell-cable' : 'hot-smell-stop', 'after-power'),
   ];
 }
 
@@ -113,7 +116,9 @@ export function cautionsFor(facts: Facts): Caution[] {
 export function cautionsAt(step: Step, cautions: readonly Caution[], steps?: readonly Step[]): Caution[] {
   const place = placeOf(step);
   if (place === undefined) return [];
-  const first = steps?.find((other) => placeOf(other) === place);
+  const there = steps?.filter((other) => placeOf(other) === place) ?? [];
+  // Of resistors it is the one that guards a lamp, where one is told apart.
+  const first = there.find((other) => 'guards' in other && other.guards) ?? there[0];
   if (first && first.id !== step.id && step.action !== 'gate') return [];
   return cautions.filter((caution) => caution.place === place);
 }

@@ -1,4 +1,4 @@
-import { requestWith, sheetWith } from '../../../tests/support/sheets';
+import { patternSheet, requestWith, sheetWith } from '../../../tests/support/sheets';
 import { partOf } from '../circuit/circuit';
 import { shiftPart, turnPart } from '../board/edits';
 import { LOSS_RATES, sparesFor } from '../kits/spares';
@@ -197,5 +197,23 @@ describe('cautions', () => {
     const { circuit } = sheetWith({}, { style: { ...DEFAULT_STYLE, bands: 5 } });
     const resistor = partOf(circuit, 'R1');
     expect(resistor?.kind === 'resistor' && resistor.params.tolerance).toBe(0.01);
+  });
+
+  it('say to pull the cable where a controller feeds the board, and stand at the resistor that guards a lamp', () => {
+    const { cautions, steps } = patternSheet('dusk-controller', {});
+    expect(cautions.map(({ code }) => code)).toEqual(
+      expect.arrayContaining(['cable-out-first', 'hot-smell-cable']),
+    );
+    expect(cautions.map(({ code }) => code)).not.toContain('hot-smell-stop');
+    const codesAt = (id: string) =>
+      cautionsAt(
+        steps.find((step) => step.id === id)!,
+        cautions,
+        steps,
+      ).map(({ code }) => code);
+    // R2 stands beside the sensor, and is on the board before it.
+    expect(steps.findIndex(({ id }) => id === 'R2')).toBeLessThan(steps.findIndex(({ id }) => id === 'R1'));
+    expect(codesAt('R2')).toEqual([]);
+    expect(codesAt('R1')).toContain('never-without-resistor');
   });
 });
