@@ -86,7 +86,7 @@ export function programTalk(program: ProgramSums): string {
   const times = table.rows.map(({ seconds }) => S(seconds)).slice(0, 8);
   const sum = `${times.join(' + ')}${table.rows.length > 8 ? ' + …' : ''} = ${S(roundSeconds)} a round`;
   const whole = wholeSeconds === undefined ? 'without end' : `${S(wholeSeconds)} in all`;
-  return `${sum}, ${roundsWords(table.rounds)}: ${whole}. Pin ${most.pin} gives ${A(most.peak)} at most; it is made for ${A(board.pinAmps)}, and all pins together for ${A(board.allAmps)}.`;
+  return `${sum}, ${roundsWords(table.rounds)}: ${whole}. Pin ${most.pin} ${table.lowLights ? 'takes' : 'gives'} ${A(most.peak)} at most; it is made for ${A(board.pinAmps)}, and all pins together for ${A(board.allAmps)}.`;
 }
 
 export function programPredictions({ lamps, rows, table }: ProgramSums): string[] {

@@ -40,7 +40,7 @@ export const PROGRAM_SENTENCES: { readonly [C in Code]: (data: FindingData[C]) =
   'pin-uploads': ({ pin, nearest }) =>
     `Pin ${pin} carries the program to the board: its lamp flickers meanwhile, and may keep the program out. Pin ${nearest} is free.`,
   'times-contradict': ({ says, sum, rounds }) =>
-    `The lesson says that all of it takes ${formatEntered(says, 's')}, and the rows come to ${formatEntered(sum, 's')}${rounds > 1 ? ` in ${rounds} rounds` : ''}. One of them is wrong.`,
+    `The lesson says that ${rounds === 0 ? 'a round' : 'all of it'} takes ${formatEntered(says, 's')}, and the rows come to ${formatEntered(sum, 's')}${rounds > 1 ? ` in ${rounds} rounds` : ''}. One of them is wrong.`,
   'share-while-lit': ({ row, first, second, more, less }) =>
     `Row ${row} has ${first} and ${second} on at once, and they share one resistor: ${first} takes ${amps(more)}, ${second} is left ${amps(less)}. Give each its own, or light one at a time.`,
   'pin-over-current': ({ pin, amps: carried, limit, most }) =>

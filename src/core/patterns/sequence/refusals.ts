@@ -1,7 +1,7 @@
 import { CONTROLLERS, controllerPin } from '../../catalogue/controllers';
 import { finding, type Finding } from '../../findings/finding';
 import { nearestPin } from '../../program/pins';
-import { stepsBefore, wholeSeconds, type ProgramTable } from '../../program/table';
+import { roundMillis, stepsBefore, wholeSeconds, type ProgramTable } from '../../program/table';
 import { tableOf, type SequenceParams } from './params';
 
 /** Why such a table cannot be built: pins that are not there, in use twice, or cannot do what a row asks. */
@@ -76,8 +76,9 @@ export function sequenceWarnings(params: SequenceParams): Finding[] {
     const nearest = nearestPin(CONTROLLERS[params.board], wire.pin, columns) ?? 0;
     found.push(finding('pin-uploads', { pin: wire.pin, nearest }, 'warning'));
   }
-  const seconds = wholeSeconds(table);
-  if (says !== undefined && seconds !== undefined && Math.abs(says - seconds) > 0.0005 * seconds) {
+  // Of a program without end it is a round that can be told.
+  const seconds = wholeSeconds(table) ?? roundMillis(table) / 1000;
+  if (says !== undefined && Math.abs(says - seconds) > 0.0005 * seconds) {
     found.push(finding('times-contradict', { says, sum: seconds, rounds: params.rounds }, 'warning'));
   }
   return found;

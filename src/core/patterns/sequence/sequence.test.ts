@@ -179,6 +179,15 @@ describe('a table that cannot be', () => {
     });
   });
 
+  it('is told of a round where there is no end', () => {
+    const found = patternSheet('sequence', { says: 18, rounds: 0 }).findings;
+    expect(found.find(({ code }) => code === 'times-contradict')?.data).toEqual({
+      says: 18,
+      sum: 9,
+      rounds: 0,
+    });
+  });
+
   it('is told when the lesson says another time than the rows come to', () => {
     expect(
       patternSheet('sequence', { says: 20 }).findings.find(({ code }) => code === 'times-contradict')?.data,
@@ -207,6 +216,11 @@ describe('a sequence in words', () => {
       ['green', 11],
     ]);
     expect(found.value.rows).toEqual([row([255, 255], 0.5), row([0, 0], 1), row([0, 255], 2, true)]);
+  });
+
+  it('takes times in words', () => {
+    const found = said('red for 4 seconds, amber 1 second, green for 0.5 minutes');
+    expect(found.ok && found.value.rows.map(({ seconds }) => seconds)).toEqual([4, 1, 30]);
   });
 
   it.each([

@@ -85,8 +85,10 @@ function roundsIn(words: string): number | undefined {
 
 function secondsIn(words: string): number | undefined {
   if (!/^\d|^[.,]\d/u.test(words)) return undefined;
-  const seconds = parseQuantity(words, 's');
-  return seconds.ok ? seconds.value : undefined;
+  const long = /^([\d.,]+) ?(seconds?|minutes?|min)$/u.exec(words);
+  const seconds = parseQuantity(long ? `${long[1]} s` : words, 's');
+  if (!seconds.ok) return undefined;
+  return long?.[2]?.startsWith('min') ? 60 * seconds.value : seconds.value;
 }
 
 /** `red`, `red and green`, `all off`, `red 4 s`, `fade to red over 2 s`. */

@@ -26,7 +26,8 @@ export function SequenceInWords({ params, onChange }: Props) {
   const [typed, setTyped] = useState('');
   const [findings, setFindings] = useState<readonly Finding[]>([]);
   const take = () => {
-    const table = /^\s*"?(pin )?\d+"?\s*[,;]/iu.test(typed) || typed.includes('seconds');
+    // A table begins with the names of its columns.
+    const table = /^\s*[^\n]*[,;]\s*"?seconds"?\s*([,;\n]|$)/iu.test(typed);
     const next = table ? fromCsv(typed, params) : spokenSequence(typed, params);
     setFindings(next.findings);
     if (next.ok) onChange(next.value);

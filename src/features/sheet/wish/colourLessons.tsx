@@ -1,4 +1,11 @@
-import { CONTROLLER_IDS, formatEntered, MIX_COLOUR_NAMES, PULSES_AT_FIRST, type ParamsOf } from '@/core';
+import {
+  CONTROLLER_IDS,
+  CONTROLLERS,
+  formatEntered,
+  MIX_COLOUR_NAMES,
+  PULSES_AT_FIRST,
+  type ParamsOf,
+} from '@/core';
 import Button from 'react-bootstrap/Button';
 import { Choice, Typed } from '@/features/wish/Words';
 import { readWithin } from '@/features/wish/readers';
@@ -41,6 +48,15 @@ function FedWords({ params, problems, onChange }: RgbWords) {
 const readPin = countReader('A colour', 'pin', 0, 99);
 const readStep = countReader('A colour', 'step', 0, 65535);
 
+type Pulses = NonNullable<Rgb['pulses']>;
+
+/** The steps of another board for the same shares of the time. */
+function stepsOn({ board, steps }: Pulses, next: Pulses['board']): Pulses['steps'] {
+  const scale = CONTROLLERS[next].steps / CONTROLLERS[board].steps;
+  const scaled = (colour: keyof Pulses['steps']) => Math.round(steps[colour] * scale);
+  return { red: scaled('red'), green: scaled('green'), blue: scaled('blue') };
+}
+
 /** The board, the colour by name or by its steps, and the pins. */
 function PulsesWords({ params, problems, onChange }: RgbWords) {
   const pulses = params.pulses ?? PULSES_AT_FIRST;
@@ -52,7 +68,7 @@ function PulsesWords({ params, problems, onChange }: RgbWords) {
         label="Controller"
         value={pulses.board}
         names={CONTROLLER_IDS.map((id) => [id, CONTROLLER_NAMES[id]])}
-        onChoose={(board) => set({ board })}
+        onChoose={(board) => set({ board, steps: stepsOn(pulses, board) })}
       />
       {', as '}
       <Choice
