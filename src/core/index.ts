@@ -240,7 +240,7 @@ export { microPythonOf } from './program/microPython';
 export type { ProgramWords } from './program/script';
 export { BEAM, HOOD_SHARE } from './catalogue/light';
 export { RESET_VOLTS } from './catalogue/timers';
-export { measuredIn } from './patterns/lightSwitch/lightSwitch';
+export { measuredIn } from './patterns/sensed';
 export { GLOW_AMPS } from './observe/looks';
 export { isScene } from './observe/held';
 export { BOOSTED } from './patterns/pulsed/pulsed';

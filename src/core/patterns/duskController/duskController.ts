@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import {
   countsIn,
   luxAtCounts,
@@ -10,47 +9,25 @@ import {
   type RuleSums,
 } from '../../answers/duskRule';
 import { LUX, sceneRows, type LightSums } from '../../answers/lampInLight';
-import { CONTROLLER_IDS, CONTROLLERS, controllerPin, type Controller } from '../../catalogue/controllers';
-import { SCENE_LUX, SCENES, type LightSensorFigures } from '../../catalogue/light';
+import { CONTROLLERS, controllerPin, type Controller } from '../../catalogue/controllers';
+import { SCENE_LUX, type LightSensorFigures } from '../../catalogue/light';
 import { neighbours } from '../../catalogue/preferred';
 import { valuesOf } from '../../catalogue/shelf';
 import { supplyFigures } from '../../catalogue/supplies';
-import type { Circuit, Part, PartOf } from '../../circuit/circuit';
+import type { Circuit, PartOf } from '../../circuit/circuit';
 import { finding, refused, type Finding, type Outcome } from '../../findings/finding';
 import type { Checkpoint } from '../../observe/checkpoint';
-import { boardLegs, nearestPin, pinId, pinLeg, pinPart, type BoardNets } from '../../program/pins';
+import { nearestPin, pinId, pinLeg, pinPart, type BoardNets } from '../../program/pins';
 import type { Ohms } from '../../quantities/units';
-import { lightGoals, lightSensorFigures, sensorRefusals } from '../lightSwitch/lightSwitch';
+import { BOARD, boardPart, pinCurrents, pinRefusals } from '../onBoard';
 import type { Design, Means, Pattern } from '../pattern';
+import { lightGoals, lightSensorFigures, sensorFindings, sensorRefusals } from '../sensed';
 import { finish } from '../steady/finish';
-import { circuitFrom, lampPart, MINUS, PLUS, resistorPart, supplyPart } from '../steady/parts';
+import { circuitFrom, lampPart, MINUS, PLUS, resistorPart } from '../steady/parts';
 import { toleranceOf } from '../style';
 import { lampBehind } from '../timed/lamp';
-import { lampSchema } from '../timed/wishes';
-import { ampsSchema, choiceOverrides } from '../wishes';
+import { duskParams, type DuskParams } from './params';
 
-const pinSchema = z.number().int('must be a whole number').min(0).max(99);
-const ohmsSchema = z.number().min(50).max(1e7);
-
-export const duskParams = z.strictObject({
-  board: z.enum(CONTROLLER_IDS),
-  lamp: lampSchema,
-  amps: ampsSchema,
-  /** Where the lamp is to be lit, and where dark: the one with less light decides which way round the program asks. */
-  lit: z.enum(SCENES),
-  dark: z.enum(SCENES),
-  /** The pin that lights the lamp, and the one that reads the light. */
-  pins: z.strictObject({ lamp: pinSchema, reads: pinSchema }),
-  /** In counts; left out, half way between the two scenes. */
-  threshold: z.number().int('must be a whole number').min(0).max(1e5).optional(),
-  /** Counts between going on and going off. */
-  hysteresis: z.number().int('must be a whole number').min(0).max(1e4),
-  sensor: z.strictObject({ lit: ohmsSchema, dark: ohmsSchema }).optional(),
-  ...choiceOverrides,
-});
-export type DuskParams = z.output<typeof duskParams>;
-
-const BOARD = 'B1';
 const [LAMP, SENSOR, TRIM, OWN] = ['D1', 'L1', 'R2', 'R1'] as const;
 const SENSE = 'sense';
 
@@ -75,7 +52,7 @@ export const duskController: Pattern<'dusk-controller', DuskParams> = {
 
 function design(params: DuskParams, means: Means): Outcome<Design> {
   const board = CONTROLLERS[params.board];
-  const unfit = [...pinRefusals(params, board), ...sensorRefusals(params)];
+  const unfit = [...pinsUnfit(params, board), ...sensorRefusals(params)];
   if (unfit.length > 0) return refused(...unfit);
   const { lit, dark, amps, lamp, rounding } = params;
   const sensor = lightSensorFigures(params);
@@ -94,7 +71,7 @@ function design(params: DuskParams, means: Means): Outcome<Design> {
   const circuit = circuitOf(params, board, { own: sum.value.chosen, trim, sensor, rule: rule.value }, means);
   const light = lightOf(params, circuit, sensor, trim, rule.value);
   const carried = light.scenes.find(({ scene }) => scene === lit)!.amps;
-  const over = overFindings(params, board, carried);
+  const over = pinCurrents(board, [{ pin: params.pins.lamp, amps: carried }]);
   if (over.some(({ severity }) => severity === 'refusal')) return refused(...over);
   return finish(
     {
@@ -104,28 +81,22 @@ function design(params: DuskParams, means: Means): Outcome<Design> {
       strings: [sum.value],
       checkpoints: checkpoints(params),
       held: { [SENSOR]: lit },
-      findings: [...over, ...sortFindings(light)],
+      findings: [...over, ...sensorFindings(light)],
       more: { light, rule: rule.value, helpers: [{ part: TRIM, ohms: trim, job: 'sets-light' }] },
     },
     means,
   );
 }
 
-function pinRefusals({ board: id, pins }: DuskParams, board: Controller): Finding[] {
-  const used = [pins.lamp, pins.reads];
-  const missing = used.find((pin) => !controllerPin(id, pin));
-  if (missing !== undefined) {
-    const fits = missing === pins.reads ? ({ reads }: { reads: boolean }) => reads : undefined;
-    const nearest = nearestPin(board, missing, used, fits) ?? 0;
-    return [finding('no-such-pin', { board: id, pin: missing, nearest, where: 'wire' })];
-  }
-  const reading = nearestPin(board, pins.reads, [pins.lamp], ({ reads }) => reads) ?? 0;
-  if (!controllerPin(id, pins.reads)!.reads)
-    return [finding('pin-does-not-read', { pin: pins.reads, nearest: reading })];
-  if (pins.lamp !== pins.reads) return [];
-  return [
-    finding('pin-twice', { pin: pins.lamp, nearest: nearestPin(board, pins.lamp, used) ?? 0, where: 'wire' }),
-  ];
+function pinsUnfit({ board: id, pins }: DuskParams, board: Controller): Finding[] {
+  const missing = pinRefusals(board, [pins.reads], {
+    used: [pins.lamp, pins.reads],
+    fits: ({ reads }) => reads,
+  });
+  if (missing.length > 0) return missing;
+  if (controllerPin(id, pins.reads)!.reads) return pinRefusals(board, [pins.lamp, pins.reads]);
+  const nearest = nearestPin(board, pins.reads, [pins.lamp], ({ reads }) => reads) ?? 0;
+  return [finding('pin-does-not-read', { pin: pins.reads, nearest })];
 }
 
 /** The thresholds in counts, between what the two scenes read, and the light that they are. */
@@ -182,14 +153,7 @@ function circuitOf(
   { shelf, style }: Means,
 ): Circuit {
   const nets: BoardNets = { plus: PLUS, minus: MINUS };
-  const house = boardLegs(nets);
   const tolerance = toleranceOf(style);
-  const source = {
-    ...supplyPart(board.supply),
-    id: BOARD,
-    pins: house.pins,
-    body: { id: BOARD, legs: house.legs },
-  };
   const reading = pinPart(board, pins.reads, BOARD, nets, undefined);
   const driven = pinPart(board, pins.lamp, BOARD, nets, undefined);
   const share = rule.threshold / board.counts;
@@ -206,7 +170,7 @@ function circuitOf(
   };
   const sensed = { ...reading, pins: { ...reading.pins, pin: SENSE } };
   return circuitFrom([
-    source as Part,
+    boardPart(board, nets),
     light,
     resistorPart(TRIM, SENSE, MINUS, trim, tolerance),
     sensed,
@@ -286,27 +250,5 @@ function checkpoints({ lit, dark, pins }: DuskParams): Checkpoint[] {
     across,
     probe('pin lit', pins.lamp, lit),
     probe('pin dark', pins.lamp, dark),
-  ];
-}
-
-function overFindings({ pins }: DuskParams, board: Controller, amps: number): Finding[] {
-  const { pinAmps: limit, pinAmpsMost: most } = board;
-  if (amps <= limit) return [];
-  return [
-    finding('pin-over-current', { pin: pins.lamp, amps, limit, most }, amps > most ? 'refusal' : 'warning'),
-  ];
-}
-
-/** Where some sensors of the sort would switch outside of the two scenes, and what covers them. */
-function sortFindings({ switches, range, lit, dark }: LightSums): Finding[] {
-  const [least, most] = [SCENE_LUX[lit], SCENE_LUX[dark]].sort((a, b) => a - b) as [number, number];
-  const inside = (lux: number | undefined) => lux !== undefined && lux > least && lux < most;
-  if ((inside(switches.low) && inside(switches.high)) || !range) return [];
-  return [
-    finding(
-      'sensors-differ',
-      { low: range.low, high: range.high, pot: range.potentiometer?.ohms ?? 0 },
-      'warning',
-    ),
   ];
 }

@@ -7,7 +7,8 @@ import { observe, reportOf } from '../../observe/observe';
 import { sessionExpectation } from '../../sheet/expectation';
 import { makeSheet } from '../../sheet/sheet';
 import { DEFAULT_STYLE } from '../style';
-import { lightSwitch, measuredIn } from './lightSwitch';
+import { measuredIn } from '../sensed';
+import { lightSwitch } from './lightSwitch';
 
 const HALF = 0.004;
 

@@ -10,20 +10,19 @@ import {
   type OwnLight,
 } from '../../answers/lampInLight';
 import { seek } from '../../answers/seek';
-import { LIGHT_SENSOR, SCENE_LUX, SCENES, type LightSensorFigures, type Scene } from '../../catalogue/light';
+import { SCENE_LUX, SCENES } from '../../catalogue/light';
 import { neighbours } from '../../catalogue/preferred';
 import { valuesOf } from '../../catalogue/shelf';
 import { supplyFigures } from '../../catalogue/supplies';
 import { TRANSISTORS } from '../../catalogue/transistors';
 import { isKind, withPart, type Circuit, type Part, type PartOf } from '../../circuit/circuit';
-import type { Metres, Ohms } from '../../quantities/units';
+import type { Metres } from '../../quantities/units';
 import { accepted, finding, refused, type Finding, type Outcome } from '../../findings/finding';
 import type { Checkpoint } from '../../observe/checkpoint';
 import { steadyCheckpoints } from '../steady/checkpoints';
-import type { Goal } from '../goal';
 import type { Design, Means, Pattern } from '../pattern';
+import { lightGoals, lightSensorFigures, sensorFindings, sensorRefusals } from '../sensed';
 import { bankOf } from '../steady/bank';
-import type { LessonSums } from '../steady/figures';
 import { finish } from '../steady/finish';
 import { circuitFrom, lampPart, MINUS, PLUS, resistorPart, supplyPart } from '../steady/parts';
 import { toleranceOf } from '../style';
@@ -65,7 +64,7 @@ export const lightSwitch: Pattern<'light-switch', LightSwitchParams> = {
     dark: 'classroom',
   }),
   design,
-  goals,
+  goals: ({ light }) => (light ? lightGoals(light) : []),
 };
 
 function design(params: LightSwitchParams, means: Means): Outcome<Design> {
@@ -177,20 +176,6 @@ function refusals(params: LightSwitchParams): Finding[] {
   return unfit.length > 0 ? unfit : sensorRefusals(params);
 }
 
-/** Two scenes of one wish, and the sensor as it was measured in them. */
-type TwoLights = Pick<LightSwitchParams, 'lit' | 'dark' | 'sensor'>;
-
-/** Why two scenes are no wish, or two readings no sensor. */
-export function sensorRefusals({ lit, dark, sensor }: TwoLights): Finding[] {
-  if (lit === dark) return [finding('same-light', { scene: lit })];
-  const darker = SCENE_LUX[lit] < SCENE_LUX[dark] ? 'lit' : 'dark';
-  const lighter = darker === 'lit' ? 'dark' : 'lit';
-  // A sensor has more ohms where there is less light.
-  if (sensor && sensor[darker] <= sensor[lighter])
-    return [finding('sensor-backwards', { dark: sensor[darker], light: sensor[lighter] })];
-  return [];
-}
-
 function transistorPart(): PartOf<'transistor'> {
   return {
     id: 'Q1',
@@ -219,22 +204,6 @@ function sensorParts(params: LightSwitchParams, trim: number, guard: number, tol
       ];
 }
 
-/** The sensor of the table, or the one that was measured: two readings give its ohms at ten lux and its slope. */
-export function lightSensorFigures({ lit, dark, sensor }: TwoLights): LightSensorFigures {
-  if (!sensor) return LIGHT_SENSOR;
-  const [a, b] = [SCENE_LUX[lit], SCENE_LUX[dark]];
-  const gamma = -Math.log(sensor.lit / sensor.dark) / Math.log(a / b);
-  const r10 = sensor.lit * (a / 10) ** gamma;
-  return { ...LIGHT_SENSOR, gamma, r10, dark: Math.max(LIGHT_SENSOR.dark, r10 * 100) };
-}
-
-/** Ohms that the measured sensor has in a scene, to three digits; as the table has it where both readings are of one light. */
-export function measuredIn(params: TwoLights, scene: Scene): Ohms {
-  const figures = params.lit === params.dark ? LIGHT_SENSOR : lightSensorFigures(params);
-  const ohms = figures.r10 * (SCENE_LUX[scene] / 10) ** -figures.gamma;
-  return Math.min(1e7, Math.max(50, Number(ohms.toPrecision(3))));
-}
-
 /** In both lights the sensor; where it is lit the lamp and what feeds it, where it is dark the transistor that holds off. */
 function checkpoints(circuit: Circuit, { lit, dark }: LightSwitchParams): Checkpoint[] {
   const all = steadyCheckpoints(circuit).filter(({ part }) => part !== 'R3');
@@ -258,34 +227,5 @@ function checkpoints(circuit: Circuit, { lit, dark }: LightSwitchParams): Checkp
   return [
     ...[...all, sensor('L1')].map((point) => ({ ...point, held: { L1: lit } })),
     ...[sensor('L1 dark'), across].map((point) => ({ ...point, held: { L1: dark } })),
-  ];
-}
-
-/** Where some sensors of the sort would not do what is wished, and what covers them. */
-function sensorFindings(light: LightSums): Finding[] {
-  const { switches, range, lit, dark } = light;
-  const [least, most] = [SCENE_LUX[lit], SCENE_LUX[dark]].sort((a, b) => a - b) as [number, number];
-  const inside = (lux: number | undefined) => lux !== undefined && lux > least && lux < most;
-  if (inside(switches.low) && inside(switches.high)) return [];
-  if (!range) return [];
-  return [
-    finding(
-      'sensors-differ',
-      { low: range.low, high: range.high, pot: range.potentiometer?.ohms ?? 0 },
-      'warning',
-    ),
-  ];
-}
-
-function goals({ light }: LessonSums): Goal[] {
-  return light ? lightGoals(light) : [];
-}
-
-/** Lit in the one scene, dark in the other. */
-export function lightGoals(light: LightSums): Goal[] {
-  const look = (scene: LightSums['lit']) => light.scenes.find((row) => row.scene === scene)!;
-  return [
-    { code: 'lit-in', scene: light.lit, met: look(light.lit).brightness !== 'dark', parts: ['D1'] },
-    { code: 'dark-in', scene: light.dark, met: look(light.dark).amps < 2e-4, parts: ['D1'] },
   ];
 }

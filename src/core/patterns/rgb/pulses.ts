@@ -5,18 +5,18 @@ import { accepted, finding, refused, type Finding, type Outcome } from '../../fi
 import type { Checkpoint, Held } from '../../observe/checkpoint';
 import { withHeld } from '../../observe/held';
 import { observe, reportOf } from '../../observe/observe';
-import { boardLegs, nearestPin, pinId, pinLeg, pinPart, type BoardNets } from '../../program/pins';
+import { nearestPin, pinId, pinLeg, pinPart, type BoardNets } from '../../program/pins';
+import { BOARD, boardPart, pinCurrents, pinRefusals } from '../onBoard';
 import type { Design, Means } from '../pattern';
 import type { StringSum } from '../steady/figures';
 import { finish } from '../steady/finish';
-import { circuitFrom, lampPart, MINUS, PLUS, resistorPart, supplyPart } from '../steady/parts';
+import { circuitFrom, lampPart, MINUS, PLUS, resistorPart } from '../steady/parts';
 import { toleranceOf } from '../style';
 import { lampBehind } from '../timed/lamp';
 import { legsOfColour, RGB_COLOURS, type RgbColour } from './legs';
 import { lightOf, namedSteps, perColour, stepsFor, type MixSums, type Steps } from './mix';
 import { PULSES_AT_FIRST, type PulsesWish, type RgbParams } from './params';
 
-const BOARD = 'B1';
 const lampId = (colour: RgbColour) => `D1${colour.charAt(0)}`;
 const resistorId = (colour: RgbColour) => `R${RGB_COLOURS.indexOf(colour) + 1}`;
 
@@ -24,17 +24,18 @@ const resistorId = (colour: RgbColour) => `R${RGB_COLOURS.indexOf(colour) + 1}`;
 export function designPulses(params: RgbParams, means: Means): Outcome<Design> {
   const wish = params.pulses ?? PULSES_AT_FIRST;
   const board = CONTROLLERS[wish.board];
-  const unfit = pinRefusals(wish, board);
+  const pins = RGB_COLOURS.map((colour) => wish.pins[colour]);
+  const unfit = pinRefusals(board, pins, { fits: ({ dims }) => dims });
   if (unfit.length > 0) return refused(...unfit);
   const strings = stringsOf(params, board, means);
   if (!strings.ok) return strings;
   const still = circuitOf(params, wish, board, strings.value, means);
   const peaks = peaksOf(still, params, wish);
-  const over = RGB_COLOURS.find((colour) => peaks[colour] > board.pinAmpsMost);
-  if (over) {
-    const { pinAmps: limit, pinAmpsMost: most } = board;
-    return refused(finding('pin-over-current', { pin: wish.pins[over], amps: peaks[over], limit, most }));
-  }
+  const over = pinCurrents(
+    board,
+    RGB_COLOURS.map((colour) => ({ pin: wish.pins[colour], amps: peaks[colour] })),
+  );
+  if (over.some(({ severity }) => severity === 'refusal')) return refused(...over);
   const steps = wish.colour === 'own' ? wish.steps : stepsFor(wish.colour, peaks, board);
   const unmet = stepRefusals(steps, wish, board);
   if (unmet.length > 0) return refused(...unmet);
@@ -65,8 +66,6 @@ export function designPulses(params: RgbParams, means: Means): Outcome<Design> {
       };
     }),
   };
-  const warm = RGB_COLOURS.find((colour) => peaks[colour] > board.pinAmps);
-  const { pinAmps: limit, pinAmpsMost: most } = board;
   const finished = finish(
     {
       circuit,
@@ -76,30 +75,13 @@ export function designPulses(params: RgbParams, means: Means): Outcome<Design> {
       checkpoints: checkpoints(params, wish, steps),
       held: {},
       seen: seen.value,
-      findings: warm
-        ? [finding('pin-over-current', { pin: wish.pins[warm], amps: peaks[warm], limit, most }, 'warning')]
-        : [],
+      findings: over,
       more: { mix },
     },
     means,
   );
   if (!finished.ok) return finished;
   return accepted({ ...finished.value, ...(seen.value.kind === 'moving' ? { seen: seen.value } : {}) });
-}
-
-function pinRefusals({ pins, board: id }: PulsesWish, board: Controller): Finding[] {
-  const used = RGB_COLOURS.map((colour) => pins[colour]);
-  const missing = used.find((pin) => !controllerPin(id, pin));
-  const dims = ({ dims: can }: { dims: boolean }) => can;
-  if (missing !== undefined) {
-    const nearest = nearestPin(board, missing, used, dims) ?? 0;
-    return [finding('no-such-pin', { board: id, pin: missing, nearest, where: 'wire' })];
-  }
-  const twice = used.find((pin, i) => used.indexOf(pin) < i);
-  if (twice === undefined) return [];
-  return [
-    finding('pin-twice', { pin: twice, nearest: nearestPin(board, twice, used, dims) ?? 0, where: 'wire' }),
-  ];
 }
 
 /** Steps beyond the board's range, and pins that are asked to dim and cannot; row 0 is the mix itself. */
@@ -141,8 +123,6 @@ function circuitOf(
 ): Circuit {
   const cathode = params.common === 'cathode';
   const nets: BoardNets = cathode ? { minus: MINUS } : { plus: PLUS, minus: MINUS };
-  const { pins, legs } = boardLegs(nets);
-  const source = { ...supplyPart(board.supply), id: BOARD, pins, body: { id: BOARD, legs } } as Part;
   const parts = RGB_COLOURS.flatMap((colour, i): Part[] => {
     const [pin, leg] = [pinLeg(wired[colour]), `${colour} leg`];
     const [from, to] = cathode ? [pin, leg] : [leg, pin];
@@ -155,7 +135,7 @@ function circuitOf(
       pinPart(board, wired[colour], BOARD, nets, { spells: [], rounds: 1, after: 0 }),
     ];
   });
-  return circuitFrom([source, ...parts]);
+  return circuitFrom([boardPart(board, nets), ...parts]);
 }
 
 /** Every pin at the level that leaves its lamp dark, but for one that lights it. */

@@ -1,35 +1,25 @@
 import { CONTROLLERS, controllerPin } from '../../catalogue/controllers';
 import { finding, type Finding } from '../../findings/finding';
 import { nearestPin } from '../../program/pins';
+import { pinRefusals } from '../onBoard';
 import { roundMillis, stepsBefore, wholeSeconds, type ProgramTable } from '../../program/table';
 import { tableOf, type SequenceParams } from './params';
 
 /** Why such a table cannot be built: pins that are not there, in use twice, or cannot do what a row asks. */
 export function sequenceRefusals(params: SequenceParams): Finding[] {
   const table = tableOf(params);
-  return [...pinRefusals(params), ...stepRefusals(table), ...dimRefusals(table)];
+  return [...wiringRefusals(params), ...stepRefusals(table), ...dimRefusals(table)];
 }
 
-function pinRefusals({ board, lamps, columns }: SequenceParams): Finding[] {
-  const spec = CONTROLLERS[board];
+function wiringRefusals({ board, lamps, columns }: SequenceParams): Finding[] {
   const wires = lamps.map(({ pin }) => pin);
-  const twice = (pins: readonly number[]) => pins.find((pin, i) => pins.indexOf(pin) < i);
-  const missing = [...wires, ...columns].find((pin) => !controllerPin(board, pin));
-  if (missing !== undefined) {
-    const nearest = nearestPin(spec, missing, [...wires, ...columns]) ?? 0;
-    const where = wires.includes(missing) ? 'wire' : 'table';
-    return [finding('no-such-pin', { board, pin: missing, nearest, where })];
-  }
-  for (const [where, pins] of [
-    ['wire', wires],
-    ['table', columns],
-  ] as const) {
-    const pin = twice(pins);
-    if (pin === undefined) continue;
-    const nearest = nearestPin(spec, pin, [...wires, ...columns]) ?? 0;
-    return [finding('pin-twice', { pin, nearest, where })];
-  }
-  return [];
+  const used = [...wires, ...columns];
+  const spec = CONTROLLERS[board];
+  const found = [
+    ...pinRefusals(spec, wires, { used }),
+    ...pinRefusals(spec, columns, { where: 'table', used }),
+  ];
+  return found.slice(0, 1);
 }
 
 /** A value outside of the range is refused: it does not wrap. */

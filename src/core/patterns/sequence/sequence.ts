@@ -4,23 +4,22 @@ import type { Circuit, Part, PartOf } from '../../circuit/circuit';
 import { accepted, finding, refused, type Finding, type Outcome } from '../../findings/finding';
 import type { Checkpoint } from '../../observe/checkpoint';
 import { observe } from '../../observe/observe';
-import { boardLegs, pinId, pinLeg, pinPart, type BoardNets } from '../../program/pins';
+import { pinId, pinLeg, pinPart, type BoardNets } from '../../program/pins';
 import type { ProgramSums } from '../../program/sums';
 import { pinTableOf, roundMillis, wantedSpells } from '../../program/table';
 import { endOf } from '../../devices/pinTable';
 import { allLit } from '../goal';
+import { BOARD, boardPart, pinCurrents } from '../onBoard';
 import type { Design, Means, Pattern } from '../pattern';
 import type { StringSum } from '../steady/figures';
 import { finish } from '../steady/finish';
-import { circuitFrom, lampPart, MINUS, PLUS, resistorPart, supplyPart } from '../steady/parts';
+import { circuitFrom, lampPart, MINUS, PLUS, resistorPart } from '../steady/parts';
 import { toleranceOf } from '../style';
 import { lampBehind } from '../timed/lamp';
 import { heldAt, programSums, wired } from './programSums';
 import { sequenceParams, tableOf, type SequenceParams } from './params';
 import { sequenceRefusals, sequenceWarnings } from './refusals';
 
-/** The board is the supply of its circuit, and its pins are legs of it. */
-const BOARD = 'B1';
 const JOINED = 'joined';
 
 /** Lamps on the pins of a controller, lit by the rows of a table one after another. */
@@ -136,11 +135,9 @@ function circuitOf(
   const toMinus = common === 'minus';
   const shared = resistors === 'shared';
   const nets: BoardNets = toMinus ? { minus: MINUS } : { plus: PLUS, minus: MINUS };
-  const { pins, legs } = boardLegs(nets);
-  const source = { ...supplyPart(board.supply), id: BOARD, pins, body: { id: BOARD, legs } } as Part;
   const far = shared ? JOINED : toMinus ? MINUS : PLUS;
   const tolerance = toleranceOf(style);
-  const parts: Part[] = [source];
+  const parts: Part[] = [boardPart(board, nets)];
   lamps.forEach(({ lamp, pin }, i) => {
     const column = columns.indexOf(pin);
     const [id, net] = [`D${i + 1}`, shared ? pinLeg(pin) : `lamp ${i + 1}`];
@@ -250,17 +247,14 @@ function isWhole(params: SequenceParams, row: number): boolean {
 
 /** What one pin carries, and all of them together, against what the board stands. */
 function currentFindings({ lamps, rows }: ProgramSums, board: Controller): Finding[] {
-  const { pinAmps: limit, pinAmpsMost: most, allAmps } = board;
-  const found: Finding[] = [];
-  const worst = lamps.reduce((best, lamp) => (lamp.peak > best.peak ? lamp : best));
-  if (worst.peak > limit) {
-    const data = { pin: worst.pin, amps: worst.peak, limit, most };
-    found.push(finding('pin-over-current', data, worst.peak > most ? 'refusal' : 'warning'));
-  }
+  const found = pinCurrents(
+    board,
+    lamps.map(({ pin, peak }) => ({ pin, amps: peak })),
+  );
   const row = rows.reduce((best, one, i) => (one.peak > rows[best]!.peak ? i : best), 0);
-  if (rows[row]!.peak > allAmps)
-    found.push(finding('pins-over-current', { row: row + 1, amps: rows[row]!.peak, limit: allAmps }));
-  return found;
+  const { peak: amps } = rows[row]!;
+  const { allAmps: limit } = board;
+  return amps > limit ? [...found, finding('pins-over-current', { row: row + 1, amps, limit })] : found;
 }
 
 /** Rows in which two lamps have to share what one resistor lets through. */
