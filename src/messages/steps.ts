@@ -5,7 +5,6 @@ import {
   formatOhms,
   formatQuantity,
   isCommonCathode,
-  isSource,
   partOf,
   thingOf,
   type LegPlace,
@@ -15,7 +14,7 @@ import {
   type Step,
 } from '@/core';
 import { beamGateWords, beamLampWords } from './beam';
-import { boardLamps, pinPlaceWords } from './program';
+import { boardLead, boardWords, cableWords, onBoard } from './boardSteps';
 import { gateWords, holdWords, readingWords, seenWords, swingWords } from './gates';
 import { article, capital, listed } from './grammar';
 import { capacitorWords, furtherWords, helpOf, timeOf, timerWords } from './chipSteps';
@@ -47,12 +46,7 @@ const WORDS: { readonly [A in Step['action']]: (step: Of<A>, sheet: Sheet) => St
           cue: `${step.pin === 'plus' ? 'Red is plus' : 'Black is minus'}.`,
           why: `${capital(supplyName(sheet.supply))}: ${formatQuantity(sheet.sums.supplyFigures.volts, 'V')}.`,
         },
-  'plug-in': (_step, sheet) => ({
-    title: 'Plug the controller’s cable in.',
-    detail: 'From now on there is power. Send it the program, and wait until it starts.',
-    cue: 'Every lead in its pin, counted from ground?',
-    why: `The board feeds its pins: ${formatQuantity(sheet.sums.supplyFigures.volts, 'V')} at a high one.`,
-  }),
+  'plug-in': cableWords,
   gate: gateWords,
   repeat: (step, sheet) => ({
     title: `The same again for ${rowWords(step.rows, sheet)}.`,
@@ -75,65 +69,6 @@ const WORDS: { readonly [A in Step['action']]: (step: Of<A>, sheet: Sheet) => St
     why: 'What stands around the circuit comes last: a fault under it is hard to find.',
   }),
 };
-
-/** Whether the lamps hang on the pins of a controller. */
-function onBoard({ sums }: Pick<Sheet, 'sums'>): boolean {
-  return [sums.program, sums.mix, sums.rule].some((of) => of !== undefined);
-}
-
-/** The controller for a test of some lamps: which of its leads go where by then. */
-function boardWords(lit: readonly string[], { plan, circuit, sums }: Sheet): string {
-  const placed = plan.placements.find(({ part }) => isSource(circuit, part));
-  const pins = boardLamps({ sums }).filter(({ part }) => lit.includes(part));
-  const leads = pins.flatMap(({ pin }) => {
-    const at = placed?.legs[`pin ${pin}`];
-    return at === undefined ? [] : [`pin ${pin} in ${holeName(at)}`];
-  });
-  const rail = placed?.legs['plus'];
-  const all = [
-    `ground of the controller in ${holeName(placed?.legs['minus'] ?? '')}`,
-    ...(rail === undefined ? [] : [`its rail in ${holeName(rail)}`]),
-    ...leads,
-    ...(sums.rule ? readLead(sums.rule.reads.pin, placed?.legs) : []),
-  ];
-  return `Put ${listed(all)}; then plug its cable in for a moment.`;
-}
-
-function leadWhy(pin: number, lamp: string | undefined, { sums }: Sheet): string {
-  if (sums.rule?.reads.pin === pin) return `The program reads the light on ${sums.rule.sensor} by it.`;
-  return lamp ? `The program lights ${lamp} by it.` : 'The program does not name it.';
-}
-
-/** The lead of the pin that reads. */
-function readLead(pin: number, legs: Readonly<Record<string, string>> | undefined): string[] {
-  const at = legs?.[`pin ${pin}`];
-  return at === undefined ? [] : [`pin ${pin} in ${holeName(at)}`];
-}
-
-/** A lead from the controller: its ground, its rail, or one of its pins. */
-function boardLead(step: Of<'connect-supply'>, sheet: Sheet): StepWords {
-  const at = hole(step.legs, 0);
-  const number = /^pin (\d+)$/u.exec(step.pin)?.[1];
-  if (number === undefined) {
-    const [name, colour] = step.pin === 'minus' ? ['ground', 'black'] : ['the rail', 'red'];
-    return {
-      title: `Put a ${colour} lead from ${name} of the controller in ${at}.`,
-      detail: 'The controller’s cable is not plugged in yet.',
-      cue: step.pin === 'minus' ? 'Ground first.' : 'It must touch nothing else.',
-      why:
-        step.pin === 'minus'
-          ? 'All currents come back to it.'
-          : `It stands at ${formatQuantity(sheet.sums.supplyFigures.volts, 'V')}: ${sheet.sums.rule ? `${sheet.sums.rule.sensor} hangs on it` : 'lamps hang between it and their pins'}.`,
-    };
-  }
-  const lamp = boardLamps(sheet).find(({ pin }) => pin === Number(number));
-  return {
-    title: `Put a lead from pin ${number} of the controller in ${at}.`,
-    detail: `It is ${pinPlaceWords(sheet, Number(number))}.`,
-    cue: 'Count twice: one pin further, and another lamp lights.',
-    why: leadWhy(Number(number), lamp?.part, sheet),
-  };
-}
 
 function changeWords({ part, ohms, amps, brightness, beyond }: Of<'change-part'>): StepWords {
   const bands = bandsFor(ohms, 4, 0.05) ?? bandsFor(ohms, 5, 0.01);

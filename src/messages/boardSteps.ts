@@ -1,0 +1,76 @@
+import { formatQuantity, isSource, type Sheet, type Step } from '@/core';
+import { listed } from './grammar';
+import { holeName } from './holes';
+import { boardLamps, pinPlaceWords } from './program';
+import type { StepWords } from './stepWords';
+
+type Lead = Extract<Step, { action: 'connect-supply' }>;
+
+/** Whether the lamps hang on the pins of a controller. */
+export function onBoard({ sums }: Pick<Sheet, 'sums'>): boolean {
+  return [sums.program, sums.mix, sums.rule].some((of) => of !== undefined);
+}
+
+/** The controller for a test of some lamps: which of its leads go where by then. */
+export function boardWords(lit: readonly string[], { plan, circuit, sums }: Sheet): string {
+  const placed = plan.placements.find(({ part }) => isSource(circuit, part));
+  const pins = boardLamps({ sums }).filter(({ part }) => lit.includes(part));
+  const leads = pins.flatMap(({ pin }) => {
+    const at = placed?.legs[`pin ${pin}`];
+    return at === undefined ? [] : [`pin ${pin} in ${holeName(at)}`];
+  });
+  const rail = placed?.legs['plus'];
+  const all = [
+    `ground of the controller in ${holeName(placed?.legs['minus'] ?? '')}`,
+    ...(rail === undefined ? [] : [`its rail in ${holeName(rail)}`]),
+    ...leads,
+    ...(sums.rule ? readLead(sums.rule.reads.pin, placed?.legs) : []),
+  ];
+  return `Put ${listed(all)}; then plug its cable in for a moment.`;
+}
+
+function leadWhy(pin: number, lamp: string | undefined, { sums }: Sheet): string {
+  if (sums.rule?.reads.pin === pin) return `The program reads the light on ${sums.rule.sensor} by it.`;
+  return lamp ? `The program lights ${lamp} by it.` : 'The program does not name it.';
+}
+
+/** The lead of the pin that reads. */
+function readLead(pin: number, legs: Readonly<Record<string, string>> | undefined): string[] {
+  const at = legs?.[`pin ${pin}`];
+  return at === undefined ? [] : [`pin ${pin} in ${holeName(at)}`];
+}
+
+/** A lead from the controller: its ground, its rail, or one of its pins. */
+export function boardLead(step: Lead, sheet: Sheet): StepWords {
+  const at = holeName(step.legs[0]!.hole);
+  const number = /^pin (\d+)$/u.exec(step.pin)?.[1];
+  if (number === undefined) {
+    const [name, colour] = step.pin === 'minus' ? ['ground', 'black'] : ['the rail', 'red'];
+    return {
+      title: `Put a ${colour} lead from ${name} of the controller in ${at}.`,
+      detail: 'The controller’s cable is not plugged in yet.',
+      cue: step.pin === 'minus' ? 'Ground first.' : 'It must touch nothing else.',
+      why:
+        step.pin === 'minus'
+          ? 'All currents come back to it.'
+          : `It stands at ${formatQuantity(sheet.sums.supplyFigures.volts, 'V')}: ${sheet.sums.rule ? `${sheet.sums.rule.sensor} hangs on it` : 'lamps hang between it and their pins'}.`,
+    };
+  }
+  const lamp = boardLamps(sheet).find(({ pin }) => pin === Number(number));
+  return {
+    title: `Put a lead from pin ${number} of the controller in ${at}.`,
+    detail: `It is ${pinPlaceWords(sheet, Number(number))}.`,
+    cue: 'Count twice: one pin further, and another lamp lights.',
+    why: leadWhy(Number(number), lamp?.part, sheet),
+  };
+}
+
+/** The cable, when every lead is in. */
+export function cableWords(_step: Step, sheet: Sheet): StepWords {
+  return {
+    title: 'Plug the controller’s cable in.',
+    detail: 'From now on there is power. Send it the program, and wait until it starts.',
+    cue: 'Every lead in its pin, counted from ground?',
+    why: `The board feeds its pins: ${formatQuantity(sheet.sums.supplyFigures.volts, 'V')} at a high one.`,
+  };
+}
