@@ -68,8 +68,9 @@ export function lightLines(light: LightSums): SumLine[] {
 }
 
 /** What a tube over the sensor would change: the room must be so much lighter for the same light to reach it. */
-export function hoodLine({ switches, sensor }: LightSums): SumLine[] {
-  if (switches.typical === undefined) return [];
+export function hoodLine({ switches, sensor, own }: LightSums): SumLine[] {
+  // A tube over a sensor that its own lamp looks at would hide that as well.
+  if (switches.typical === undefined || own) return [];
   const work = `${formatPercent(HOOD_SHARE)} of the room’s light gets to ${sensor}: ${L(switches.typical)} ÷ ${HOOD_SHARE}`;
   return [{ name: 'under a tube, of the room', work, figure: L(switches.typical / HOOD_SHARE) }];
 }

@@ -68,11 +68,8 @@ export function lookStep(): Step {
 /** What the finished build shows. */
 export function lastGate(ground: GateGround): Step {
   const there = new Set(ground.plan.placements.map(({ part }) => part));
-  const lamps = new Set(
-    ground.circuit.parts.filter(({ kind }) => kind === 'led').flatMap(({ pins }) => Object.values(pins)),
-  );
   const all = ground.circuit.parts.filter(({ kind }) => kind === 'resistor');
-  const behind = all.filter(({ pins }) => Object.values(pins).some((net) => lamps.has(net)));
+  const behind = all.filter(({ id }) => isBesideLamp(id, ground.circuit));
   // What guards a lamp tells more than what only holds a pin up.
   const resistors = (behind.length > 0 ? behind : all).map(({ id }) => id);
   const gate = gateAt(ground, there, resistors);

@@ -110,6 +110,8 @@ describe('a lamp that a program lights by a reading', () => {
     const gates = sheet.steps.filter((step) => 'gate' in step && step.gate.power);
     const last = gates[gates.length - 1]!;
     expect('gate' in last && last.gate.lit).toEqual(['D1']);
+    // The lamp’s own resistor is read there, not the one beside the sensor, though both lead to ground.
+    expect('gate' in last && last.gate.readings.map(({ id }) => id)).toEqual(['R1']);
     expect(partOf(sheet.built.circuit, 'G9')!.pins['pin']).not.toBe(
       partOf(sheet.built.circuit, 'G14')!.pins['pin'],
     );

@@ -16,7 +16,7 @@ import { valuesOf } from '../../catalogue/shelf';
 import { supplyFigures } from '../../catalogue/supplies';
 import { TRANSISTORS } from '../../catalogue/transistors';
 import { isKind, withPart, type Circuit, type Part, type PartOf } from '../../circuit/circuit';
-import type { Metres } from '../../quantities/units';
+import type { Lux, Metres } from '../../quantities/units';
 import { accepted, finding, refused, type Finding, type Outcome } from '../../findings/finding';
 import type { Checkpoint } from '../../observe/checkpoint';
 import { steadyCheckpoints } from '../steady/checkpoints';
@@ -103,10 +103,8 @@ function design(params: LightSwitchParams, means: Means): Outcome<Design> {
     params.sees === undefined ? undefined : ownLight(params, lightSums(plain, wish, true), params.sees);
   if (own && !own.ok) return own;
   const circuit = own ? shoneOn(plain, own.value.luxPerAmp) : plain;
-  const light = {
-    ...lightSums(circuit, wish, means.brief),
-    ...(own ? { own: heldBy(circuit, own.value, wish) } : {}),
-  };
+  const sums = lightSums(circuit, wish, means.brief);
+  const light = own ? { ...sums, own: heldBy(circuit, own.value, wish, sums.switches.typical) } : sums;
   return finish(
     {
       circuit,
@@ -139,11 +137,20 @@ function ownLight(
   return refused(finding('lights-own-sensor', { metres: sees, lux, way, nearest }));
 }
 
-/** The same with the light at which it goes out again, where it holds itself lit. */
-function heldBy(circuit: Circuit, own: OwnLight, { lit, dark, half }: LightWish): OwnLight {
+/** The same with the light at which it goes out again, where its own is enough to hold it lit below where it came on. */
+function heldBy(
+  circuit: Circuit,
+  own: OwnLight,
+  { lit, dark, half }: LightWish,
+  on: Lux | undefined,
+): OwnLight {
   const off = SCENE_LUX[lit] > SCENE_LUX[dark] ? offLux(circuit, half) : undefined;
-  return off === undefined ? own : { ...own, offLux: off };
+  const holds = off !== undefined && on !== undefined && off < on * (1 - HELD_SHARE);
+  return holds ? { ...own, offLux: off } : own;
 }
+
+/** Lights nearer to one another than this share are one. */
+const HELD_SHARE = 0.005;
 
 /** By so much the light at which it switches stays above what its own lamp and the darker scene make together. */
 const OWN_MARGIN = 1.25;
