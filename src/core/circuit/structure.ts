@@ -6,7 +6,7 @@ import { deviceOf } from './deviceOf';
 export type Motion = 'steady' | 'moving';
 
 /** Which nodes hang together, and at what fixed volts from one another where only ideal sources join them. */
-class Groups {
+export class Groups {
   private readonly parent = new Map<string, string>();
   private readonly volts = new Map<string, number>();
 
@@ -62,7 +62,7 @@ export function cutOffParts(circuit: Circuit): Part[] {
   return circuit.parts.filter((part) => Object.values(part.pins).every((node) => floating.has(node)));
 }
 
-function conducting(part: Part, motion: Motion): [string, string][] {
+export function conducting(part: Part, motion: Motion): [string, string][] {
   const device = deviceOf(part);
   const changing = motion === 'moving' ? (device.changingPaths ?? []) : [];
   return [...device.paths(part.params), ...changing].flatMap((pair) => {

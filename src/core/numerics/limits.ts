@@ -6,6 +6,8 @@ export const LIMITS = {
   stageSteps: 12,
   /** Stages of a run after which straight-line code for them pays. */
   compileAfter: 500,
+  /** Stages of a run that is driven all along, after which its order of pivots has been found. */
+  compileSoon: 4,
   /** Steps in which Newton may follow a current down a curve; from then on, as far as plain steps go. */
   fallingSteps: 12,
   /** Stages in a row that straight-line code may fail to settle, each shorter than the one before, until the stamped parts try. */

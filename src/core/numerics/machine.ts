@@ -17,8 +17,13 @@ interface Translator {
   };
 }
 
+/** Translations that are kept, the oldest given up first: circuits that differ in their values alone are the same code. */
+const KEPT = 24;
+const translated = new Map<string, object>();
+
 /**
- * Translates code that leaves one number on the stack, with the mathematical functions that it may call.
+ * Translates code that leaves one number on the stack, with the mathematical functions that it may call. The same code is
+ * translated once.
  *
  * @param places numbers that the memory holds
  * @returns undefined where the surroundings forbid compiled code
@@ -27,12 +32,29 @@ export function assemble(places: number, code: Code): Machine | undefined {
   const pages = Math.ceil((places * SIZE) / PAGE);
   try {
     const { Module, Instance } = (globalThis as unknown as { WebAssembly: Translator }).WebAssembly;
-    const { memory, run } = new Instance(new Module(moduleOf(pages, code))).exports;
+    const key = `${pages} ${String.fromCharCode(...code.locals)} ${textOf(code.bytes)}`;
+    let known = translated.get(key);
+    if (!known) {
+      known = new Module(moduleOf(pages, code));
+      if (translated.size >= KEPT) translated.delete(translated.keys().next().value!);
+      translated.set(key, known);
+    }
+    const { memory, run } = new Instance(known).exports;
     return { memory: new Float64Array(memory.buffer, 0, places), run };
   } catch {
     return undefined;
   }
 }
+
+/** Bytes as letters, to be looked up by; in pieces that a call can take. */
+function textOf(bytes: readonly number[]): string {
+  let text = '';
+  for (let from = 0; from < bytes.length; from += LETTERS)
+    text += String.fromCharCode(...bytes.slice(from, from + LETTERS));
+  return text;
+}
+
+const LETTERS = 8192;
 
 function moduleOf(pages: number, run: Code): Uint8Array<ArrayBuffer> {
   const all = [...FUNCTIONS.map((write) => write()), run];

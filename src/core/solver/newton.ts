@@ -29,6 +29,8 @@ export class Newton {
   private ofStages: NewtonMachine | undefined;
   private atRest: NewtonMachine | undefined;
   private stages = 0;
+  /** Stages after which code for them pays. */
+  private codeAfter: number = LIMITS.compileAfter;
   /** Stages in a row that code has not settled. */
   private failed = 0;
   residual = 0;
@@ -87,9 +89,14 @@ export class Newton {
 
   /** Straight-line code for stages, once there have been so many that it pays, in the order of pivots that serves then. */
   private compiledStages(): NewtonMachine | undefined {
-    if (!this.ofStages && ++this.stages % LIMITS.compileAfter === 0)
+    if (!this.ofStages && ++this.stages % this.codeAfter === 0)
       this.ofStages = this.machine(LIMITS.tangentVolts);
     return this.ofStages;
+  }
+
+  /** Many stages are to come for certain: their code is written at once. */
+  expectMany(): void {
+    this.codeAfter = LIMITS.compileSoon;
   }
 
   /** From here on the circuit at rest is solved by straight-line code: worth it for many hundreds of solves. */

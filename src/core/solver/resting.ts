@@ -1,4 +1,5 @@
-import type { Compiled } from '../circuit/compile';
+import type { Compiled, Placed } from '../circuit/compile';
+import { stagesInLoops } from '../circuit/gainLoops';
 import type { Settling } from './newton';
 import type { OperatingPoint } from './operatingPoint';
 import type { Prepared } from './prepare';
@@ -23,8 +24,8 @@ export interface Rest {
 export function restOf({ compiled, point }: Prepared): Rest {
   const settling = point.solve();
   if (!settling.converged) return { settling };
-  const stages = compiled.placed.filter(({ instance }) => instance.hold);
-  const rest = stages.length > 1 ? latched(compiled, point, settling) : { settling };
+  const stages = loopedStages(compiled);
+  const rest = stages.length > 1 ? latched(compiled, point, settling, stages) : { settling };
   if (rest.also || !point.lit) return rest;
   const dark = compiled.equations.x.slice();
   const again = point.solve(true, 'lit');
@@ -34,12 +35,25 @@ export function restOf({ compiled, point }: Prepared): Rest {
   return { ...rest, ...(two ? { also: { x: lit, by: 'light' } } : {}) };
 }
 
-function latched(compiled: Compiled, point: OperatingPoint, settling: Settling): Rest {
+/** Gain stages that feed one another in a ring: only those can hold one another. */
+function loopedStages({ placed, circuit, equations }: Compiled): readonly Placed[] {
+  const stages = placed.filter(({ instance }) => instance.hold);
+  if (stages.length < 2) return [];
+  const looped = stagesInLoops(circuit, equations.regime === 'steady' ? 'steady' : 'moving');
+  return stages.filter(({ part }) => looped.has(part.id));
+}
+
+function latched(
+  compiled: Compiled,
+  point: OperatingPoint,
+  settling: Settling,
+  stages: readonly Placed[],
+): Rest {
   const { x } = compiled.equations;
   const first = x.slice();
   const found: { x: Float64Array; settling: Settling }[] = [];
-  for (const { instance } of compiled.placed) {
-    for (const side of instance.hold ? (['on', 'off'] as const) : []) {
+  for (const { instance } of stages) {
+    for (const side of ['on', 'off'] as const) {
       x.set(first);
       const let_ = released(point, (siemens) => instance.hold!(side, siemens));
       if (let_ && !found.some((one) => !differ(compiled, one.x, x)))

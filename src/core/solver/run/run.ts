@@ -38,13 +38,9 @@ export function run(
   compiled.equations.time = 0;
   const { settling } = restOf({ compiled, point });
   if (!settling.converged) return refused(unsettled({ compiled, point }, settling));
-  const passage = new Passage(
-    compiled,
-    point,
-    { ...RUN_DEFAULTS, ...plan },
-    control ?? paceOf(compiled),
-    enough,
-  );
+  const pace = paceOf(compiled);
+  if (pace === DRIVEN) point.newton.expectMany();
+  const passage = new Passage(compiled, point, { ...RUN_DEFAULTS, ...plan }, control ?? pace, enough);
   const ended = passage.follow(onProgress);
   if (ended === 'done') return accepted(passage.report());
   if (ended === 'too long') {
