@@ -10,6 +10,7 @@ const ORDER = [
   'tolerance',
   'observe',
   'parts',
+  'sound',
   'answers',
   'board',
   'patterns',
@@ -42,7 +43,7 @@ module.exports = {
       severity: 'error',
       from: {
         path: '^src/core/',
-        pathNot: ['^src/core/(solver|tolerance|observe|answers)/', '^src/core/index\\.ts$', '\\.test\\.ts$'],
+        pathNot: ['^src/core/(solver|tolerance|observe|sound|answers)/', '^src/core/index\\.ts$', '\\.test\\.ts$'],
       },
       to: {
         path: '^src/core/solver/(solve|operatingPoint|newton|sweep|run/run)\\.ts$',

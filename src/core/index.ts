@@ -60,7 +60,7 @@ export {
   type SupplyChoice,
   type SupplyKind,
 } from './catalogue/supplies';
-export { TIMER_FAMILIES, type TimerFamily } from './catalogue/timers';
+export { RESET_VOLTS, TIMER_FAMILIES, type TimerFamily } from './catalogue/timers';
 export { TIMING_FORMS, type TimingForm } from './catalogue/timing';
 // devices
 export { Junction, fitSeriesOhms } from './devices/junction';
@@ -111,10 +111,10 @@ export {
   type PinRef,
 } from './observe/checkpoint';
 export { burdensFor } from './observe/draws';
-export { soundOf } from './observe/sound';
 export { instantOf, type ChipNow, type Instant, type LampNow, type PinNow } from './observe/instant';
-export { withHeld } from './observe/held';
-export { lampsSeen, spellsOf, type LampSeen, type Look, type Spell } from './observe/looks';
+export { isScene, withHeld } from './observe/held';
+export { GLOW_AMPS, lampsSeen, LIT_AMPS, spellsOf } from './observe/looks';
+export type { LampSeen, Look, Spell } from './observe/looks';
 export { metered, type MeterUse } from './observe/meter';
 export type { Moving, Observation, Still } from './observe/observation';
 export { observe, reportOf, voltsAcross } from './observe/observe';
@@ -125,6 +125,8 @@ export { type FaultCode, type FaultData } from './parts/mistake';
 export type { Overload } from './parts/overload';
 export type { PolarityCue } from './parts/polarity';
 export { isCommonCathode, polarityOf, roomOf, thingOf, thingsOf, type Thing } from './parts/thing';
+// sound
+export * from './sound/index';
 // answers
 export { batteryLifeOf, DIM_AMPS, type BatteryLife } from './answers/battery';
 export { resistorForCurrent, type ResistorAnswer } from './answers/resistor';
@@ -190,7 +192,8 @@ export { currentPaths } from './diagram/paths';
 // patterns
 export { PATTERN_IDS, patternOf, PATTERNS, type PatternId } from './patterns/index';
 export type { Goal } from './patterns/goal';
-export type { AgeRow, LampFigure, Life, LessonSums, StringSum } from './patterns/steady/figures';
+export type { Life, LessonSums, StringSum } from './patterns/steady/figures';
+export type { AgeRow, LampFigure } from './patterns/steady/ages';
 export type {
   ChipTimes,
   Helper,
@@ -202,7 +205,7 @@ export type {
 export { PARKED, parkedPlan } from './assembly/isolate';
 export { isStop, type Isolation } from './assembly/step';
 export { isSource, sourceOf } from './circuit/source';
-export { ROOMS, SCENE_LUX, SCENES, type Scene } from './catalogue/light';
+export { BEAM, HOOD_SHARE, ROOMS, SCENE_LUX, SCENES, type Scene } from './catalogue/light';
 export type { LightSums } from './answers/lampInLight';
 export type { BeamRow, BeamState, BeamSums } from './answers/beam';
 export { BEAM_LAMPS } from './patterns/beamAlarm/beamAlarm';
@@ -238,13 +241,10 @@ export type { RuleSums } from './answers/duskRule';
 export { cppOf } from './program/cpp';
 export { microPythonOf } from './program/microPython';
 export type { ProgramWords } from './program/script';
-export { BEAM, HOOD_SHARE } from './catalogue/light';
-export { RESET_VOLTS } from './catalogue/timers';
 export { measuredIn } from './patterns/sensed';
-export { GLOW_AMPS } from './observe/looks';
-export { isScene } from './observe/held';
 export { BOOSTED } from './patterns/pulsed/pulsed';
 export type { PulseSums } from './patterns/pulsed/pulses';
+export * from './patterns/soundLights/index';
 export { pitchWith } from './patterns/timed/pitch';
 export { FLASHES_QUIET } from './patterns/timed/flashes';
 export type { LampSorts } from './patterns/steady/parts';
@@ -300,9 +300,9 @@ export { asItStands, type Standing, type StandingReading } from './sheet/asItSta
 export type { SheetRequest } from './sheet/request';
 export { cheatSheet, type CheatCell, type CheatSheet } from './sheet/cheatSheet';
 export { BENEATHS, beneathsFor, dayOf, type Beneath, type Day } from './sheet/day';
-export { toWav } from './formats/wav/wav';
 export { makeSheet, workOut, type Sheet } from './sheet/sheet';
 // formats
+export * from './formats/wav/index';
 export {
   lampDiffers,
   LESSON_FORMAT,

@@ -100,6 +100,8 @@ export const STOCK: readonly (readonly [StockSpec, number, number, number, strin
   [{ kind: 'cell', supply: 'aa-nimh' }, 16, 4, 780, 'shelf 2'],
   [{ kind: 'holder', supply: 'aa-nimh', cells: 1 }, 15, 5, 240, 'shelf 2'],
   [{ kind: 'transistor', polarity: 'npn' }, 40, 25, 190, 'drawer C'],
+  [{ kind: 'transistor', polarity: 'pnp' }, 50, 25, 190, 'drawer C'],
+  [{ kind: 'sound-lead' }, 14, 5, 780, 'shelf 3'],
   [{ kind: 'light-sensor' }, 18, 10, 320, 'drawer C'],
   [{ kind: 'holder', supply: 'aa-alkaline', cells: 4 }, 15, 1, 95, 'shelf 2'],
   [{ kind: 'supply', supply: 'booster' }, 16, 1, 210, 'drawer 7'],

@@ -89,4 +89,26 @@ export const PROGRAM_LESSONS: readonly LessonContent[] = [
       build: on('half'),
     },
   ),
+  lesson(
+    'Storm lights',
+    {
+      aim: 'Bass red, voice yellow, cymbals blue: one transistor hears, three others each let their own part of the music through.',
+      story: 'When the storm comes in, the lights along the mole dance with it.',
+      notes:
+        'Begin with silence and the meter: the hub must stand where the sheet says before anything is played. Then one channel at a time, each at its own tone. Start quietly.',
+      ageGroup: '13 and up',
+      level: 'full working',
+    },
+    {
+      pattern: 'sound-lights',
+      params: {
+        supply: { kind: 'block-9v', cells: 1, age: 'fresh' },
+        lamps: { low: 'red', middle: 'yellow', high: 'blue' },
+        amps: 0.01,
+        level: 0.2,
+        bounds: { low: 250, high: 2500 },
+      },
+      build: on('full'),
+    },
+  ),
 ];

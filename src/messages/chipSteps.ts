@@ -2,7 +2,8 @@ import { boardOf, buildType, partOf, type Sheet, type Step } from '@/core';
 import { beamSensorWords } from './beam';
 import { capital, listed } from './grammar';
 import { holeName } from './holes';
-import { TIMER_PINS } from './names';
+import { legName, TIMER_PINS } from './names';
+import { channelAgain, hubWords } from './sound';
 import { valueOf, type StepWords } from './stepWords';
 import { HELPER_WORDS } from './timing';
 
@@ -28,6 +29,13 @@ export function furtherWords(step: Placed, holes: string, sheet: Sheet): StepWor
         cue: `Ringed end in ${holeName(step.legs.find((leg) => leg.pin === 'cathode')!.hole)}.`,
         why: 'It lets current pass towards its ring, and not back.',
       };
+    case 'signal':
+      return {
+        title: `Put the sound lead ${step.part} in ${holes}.`,
+        detail: `${step.legs.map(({ pin, hole }) => `${capital(legName(step.kind, pin))} in ${holeName(hole)}`).join('. ')}. Its plug stays out of whatever plays until the card says so.`,
+        cue: 'The bare wire is the shield: it goes to minus.',
+        why: 'Left and right come in by one wire each, over a shield that both share.',
+      };
     case 'speaker':
       return {
         title: `Put the leads of the speaker ${step.part} in ${holes}.`,
@@ -40,14 +48,15 @@ export function furtherWords(step: Placed, holes: string, sheet: Sheet): StepWor
 }
 
 /** A transistor by the order of its legs, as they are seen from its flat face. */
-function transistorWords(step: Placed, holes: string, { circuit }: Sheet): StepWords {
+function transistorWords(step: Placed, holes: string, sheet: Sheet): StepWords {
+  const { circuit } = sheet;
   const part = partOf(circuit, step.part);
   const turned = part?.kind === 'transistor' && part.params.leads === 'C-B-E';
   const order = turned ? 'collector, base, emitter' : 'emitter, base, collector';
   const at = (pin: string) => holeName(step.legs.find((leg) => leg.pin === pin)!.hole);
   return {
     title: `Put the transistor ${step.part} in ${holes}.`,
-    detail: `Seen from its flat face, legs down, they are from left to right ${order}; other types differ, so read the bag.`,
+    detail: `${channelAgain(step.part, sheet)}Seen from its flat face, legs down, they are from left to right ${order}; other types differ, so read the bag.${hubWords(step.part, sheet)}`,
     cue: `Collector in ${at('collector')}, base in ${at('base')}, emitter in ${at('emitter')}.`,
     why: 'A small current into its base lets a large one pass from collector to emitter.',
   };
@@ -84,11 +93,15 @@ export function capacitorWords(step: Placed, holes: string, sheet: Sheet): StepW
   const what = `the capacitor ${step.part}, ${valueOf(step.part, sheet)},`;
   const why = timeOf(step.part, sheet) ?? helpOf(step.part, sheet) ?? 'It keeps charge.';
   if (!step.polarised)
-    return { title: `Put ${what} in ${holes}.`, detail: 'Either way round is right.', why };
+    return {
+      title: `Put ${what} in ${holes}.`,
+      detail: `Either way round is right.${hubWords(step.part, sheet)}`,
+      why,
+    };
   const at = (pin: string) => holeName(step.legs.find((leg) => leg.pin === pin)!.hole);
   return {
     title: `Put ${what} in ${holes}.`,
-    detail: 'It must not be turned round: it would leak, and can vent.',
+    detail: `It must not be turned round: it would leak, and can vent.${hubWords(step.part, sheet)}`,
     cue: `Long leg in ${at('a')}. The leg beside the stripe, which is minus, in ${at('b')}.`,
     why,
   };

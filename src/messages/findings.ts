@@ -100,6 +100,27 @@ const SENTENCES: Sentences = {
     `A light sensor has more ohms in less light; these readings are ${formatQuantity(dark, 'Ω')} in the darker and ${formatQuantity(light, 'Ω')} in the lighter. Are they exchanged?`,
   'no-switching': ({ lux, amps: a }) =>
     `No resistor beside this sensor makes the lamp reach ${amps(a)} at ${formatQuantity(lux, 'lx')}. Ask for less current, or choose other lights.`,
+  'bounds-too-close': ({ low, high, nearest }) =>
+    `Between ${formatQuantity(low, 'Hz')} and ${formatQuantity(high, 'Hz')} there is no room for a channel of its own. Let the high channel begin at ${formatQuantity(nearest, 'Hz')} or above, or the low one end earlier.`,
+  'no-filter-in-drawer': ({ hertz }) =>
+    `No resistor and capacitor of the drawer make a corner near ${formatQuantity(hertz, 'Hz', 2)}. Add a capacitor to the store, or move the bound.`,
+  'channel-faint': ({ band, tone, amps: a }) =>
+    `The lamps of the ${band} channel get only ${amps(a)} at their own tone of ${formatQuantity(tone, 'Hz', 2)}. Play it louder, or say a louder level, or take a supply with more volts.`,
+  'channel-spills': ({ band, tone, amps: a }) =>
+    `The lamps of the ${band} channel get ${amps(a)} at ${formatQuantity(tone, 'Hz', 2)} too, which is another’s tone. Lay the bounds further apart, or play it more quietly.`,
+  'wav-none': ({ like }) =>
+    `This is no WAV file${like ? `: it begins like ${like} file` : ''}. Save the sound as WAV (PCM, 16 or 24 bits) and choose that.`,
+  'wav-headless': () =>
+    'This WAV file breaks off before its samples begin, or does not say how they are stored. Save it again as PCM.',
+  'wav-packed': ({ sort, bits }) =>
+    `The samples of this WAV file are packed in a way that is not read here (sort ${sort}, ${bits} bits). Save it as PCM with 16, 24 or 32 bits.`,
+  'wav-channels': ({ channels }) => `This WAV file gives ${channels} channels. Save it with one or two.`,
+  'wav-rate': ({ rate }) => `This WAV file gives ${rate} samples a second. Save it with 8 kHz to 192 kHz.`,
+  'wav-empty': () => 'This WAV file holds no sound at all. Choose another.',
+  'wav-cut': ({ there, said }) =>
+    `This WAV file says that it lasts ${formatQuantity(said, 's', 3)}, but breaks off after ${formatQuantity(there, 's', 3)}. What is there is played.`,
+  'wav-long': ({ seconds, most }) =>
+    `It lasts ${formatQuantity(seconds, 's', 3)}; ${formatQuantity(most, 's', 2)} of it are followed at a time. Say at which second they begin.`,
   'sensors-differ': ({ low, high, pot }) =>
     `Sensors of one sort differ: some would switch outside of the two lights. ${pot > 0 ? `A trim potentiometer of ${formatOhms(pot)} in the place of R2 covers` : 'Measure yours, or choose R2 between'} ${formatQuantity(low, 'Ω', 2)} to ${formatQuantity(high, 'Ω', 2)}.`,
   'pulses-as-said': ({ volts: v, duty, mean }) =>

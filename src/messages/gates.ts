@@ -3,6 +3,7 @@ import {
   buildType,
   formatPlain,
   formatQuantity,
+  sideOf,
   type Gate,
   type GateReading,
   type Sheet,
@@ -12,6 +13,7 @@ import { capital, listed } from './grammar';
 import { holeName } from './holes';
 import { looksWords, ownName } from './names';
 import { otherLight } from './light';
+import { otherTones } from './sound';
 import { heldWords } from './points';
 import { turnWords } from './program';
 import { listWords, type StepWords } from './stepWords';
@@ -73,6 +75,7 @@ function afterPower(gate: Gate, sheet: Sheet): StepWords {
       pressWords(sheet),
       // The figures are those of the circuit that is wanted: a board that makes another is not spoken of.
       sheet.sums.light && sheet.built.asWanted && otherLight(sheet.sums.light),
+      sheet.sums.sound && sheet.built.asWanted && otherTones(sheet.sums.sound),
     ]
       .filter(Boolean)
       .join(' '),
@@ -112,7 +115,7 @@ function pressWords({ started, expected }: Sheet): string {
 /** What is pressed and turned while one looks. */
 export function holdWords({ held }: Gate): string {
   const words = heldWords(held);
-  const turned = typeof Object.values(held)[0] === 'number';
+  const turned = Object.entries(held).some(([part, state]) => typeof state === 'number' && !sideOf(part));
   if (!words) return '';
   return turned ? `Set ${words}.` : `${capital(words)}.`;
 }
@@ -217,7 +220,7 @@ export function readingWords({ part, measure, low, high, during = [] }: GateRead
     const ten = (hertz: number) => formatQuantity(10 / hertz, 's', 2);
     return `Ten flashes of ${part} take ${ten(high)} to ${ten(low)}.`;
   }
-  const mean = measure === 'meanVolts' ? ', the mean of its pulses' : '';
+  const mean = measure === 'meanVolts' ? ', the mean while it comes and goes' : '';
   const lit =
     during.length > 0
       ? `While ${listWords(during)} ${during.length === 1 ? 'is' : 'are'} lit, across`

@@ -1,4 +1,4 @@
-import type { Goal } from '@/core';
+import { formatQuantity, type Goal } from '@/core';
 import { SCENE_WORDS } from './light';
 import { AGE_NAMES } from './names';
 import { listWords } from './stepWords';
@@ -16,6 +16,9 @@ const GOALS: Readonly<Record<Goal['code'], (goal: Goal) => string>> = {
   'silent-whole': () => 'It is silent while the beam is whole',
   'sounds-cut': () => 'It sounds while the beam is cut',
   'follows-table': () => 'Every lamp is lit and dark in the rows in which the table has it so',
+  'own-tone': ({ hertz = 0 }) =>
+    `At ${formatQuantity(hertz, 'Hz', 2)} the lamps of its channel light, and those of the others do not`,
+  'dark-in-silence': () => 'In silence every lamp is dark',
   'within-limit': () => 'No lamp is above its limit, at any age of the supply',
   'board-makes-it': () => 'The board, read back, makes this circuit',
 };

@@ -2,6 +2,7 @@ import { formatEntered, formatOhms, formatQuantity, type Sheet } from '@/core';
 import { SCENE_WORDS } from './light';
 import { lampName, supplyName } from './names';
 import { mixLine } from './mix';
+import { soundLine } from './sound';
 import { programLine } from './program';
 import { listWords } from './stepWords';
 
@@ -17,6 +18,7 @@ export function lessonLine({ sums }: Pick<Sheet, 'sums'>): string {
     const [lamp] = design.lamps;
     return `${lampName(lamp!.type)} lamp, lit ${SCENE_WORDS[sums.light.lit]} and dark ${SCENE_WORDS[sums.light.dark]}, ${supplyName(supply)}: ${formatQuantity(lamp!.amps, 'A')}`;
   }
+  if (sums.sound) return `${soundLine(sums.sound)}, ${supplyName(supply)}`;
   if (sums.beam)
     return `a beam over ${formatEntered(sums.beam.metres, 'm')}, ${timedWords({ ...sums, design: { ...design, lamps: [] } })} when it is cut, ${supplyName(supply)}`;
   if (sums.timing) return `${timedWords(sums)}, ${supplyName(supply)}`;

@@ -18,6 +18,7 @@ import { timeLines } from './program';
 import { pulseLines } from './pulses';
 import { timingLines } from './timing';
 import { knobWords } from './points';
+import { BAND_WORDS, cornerLines, soundSeen } from './sound';
 import { listWords } from './stepWords';
 
 export const LEVEL_WORDS: Readonly<Record<Level, { readonly name: string; readonly about: string }>> = {
@@ -36,6 +37,7 @@ export function sumsAt(level: Exclude<Level, 'full working'>, sheet: Sheet): Sum
     ...pulseBlocks(level, sheet),
     ...programBlocks(level, sheet),
     ...(level === 'card' && sheet.sums.mix ? [{ title: 'The means', lines: mixLines(sheet.sums.mix) }] : []),
+    ...soundBlocks(level, sheet),
     ...ownSums(sheet).map((sum) => ({
       title: `${listWords(sum.alike)}: ${formatOhms(sum.chosen)}`,
       lines: level === 'card' ? cardLines(sum) : [bandLine(sum.chosen)],
@@ -66,6 +68,15 @@ function programBlocks(level: Exclude<Level, 'full working'>, { sums }: Sheet): 
   const lines = timeLines(sums.program);
   const rows = sums.program.rows.length;
   return [{ title: 'The table', lines: level === 'card' ? lines : lines.slice(0, rows) }];
+}
+
+/** Of a lesson that listens: what lets each channel's tones through, on a card with the corner. */
+function soundBlocks(level: Exclude<Level, 'full working'>, { sums }: Sheet): SumBlock[] {
+  if (level !== 'card' || !sums.sound) return [];
+  return sums.sound.channels.map((channel) => ({
+    title: `The ${BAND_WORDS[channel.band]} channel`,
+    lines: cornerLines(channel),
+  }));
 }
 
 /** Peak and mean on a card; without mathematics there is nothing to say of them. */
@@ -119,6 +130,10 @@ function bandLine(ohms: number): SumLine {
 
 /** Lamps that look and carry the same stand in one line. */
 function seenLines({ sums, circuit }: Sheet, level: Level): SumLine[] {
+  if (sums.sound)
+    return soundSeen(sums.sound).map((line) =>
+      level === 'no mathematics' ? { ...line, work: line.work.split(':')[0]!, figure: '' } : line,
+    );
   const groups = new Map<string, { line: Omit<SumLine, 'name'>; names: string[] }>();
   for (const { part, type, amps, brightness } of sums.design.lamps) {
     const work = `${lampName(type)}, ${looksWords(brightness, type)}`;

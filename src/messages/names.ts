@@ -37,7 +37,7 @@ const THING_NAMES: Readonly<Record<ThingKind, string>> = {
   wire: 'jumper',
   speaker: 'speaker',
   pin: 'controller pin',
-  signal: 'signal source',
+  signal: 'sound lead',
 };
 
 /** A controller’s pin by its number in the program. */
@@ -94,6 +94,9 @@ const PIN_NAMES: Readonly<Record<string, string>> = {
   wiper: 'middle leg',
   plus: 'red lead',
   minus: 'black lead',
+  left: 'white wire',
+  right: 'red wire',
+  shield: 'bare wire',
 };
 
 /** Pins of a chip and a transistor go by their own names. */
@@ -185,6 +188,8 @@ export const CUE_WORDS: Readonly<Record<PolarityCue, string>> = {
   'stripe-minus': 'leg beside the stripe',
   'plus-face': 'face marked +',
   'red-wire': 'red lead',
+  'white-wire': 'white wire',
+  'bare-wire': 'bare wire of the shield',
   'black-wire': 'black lead',
   'notch-end': 'pin 1, at the notch',
   'flat-face': 'flat face towards you',
@@ -249,6 +254,7 @@ const STOCK_WORDS: StockWords = {
   transistor: ({ polarity }) => `transistor, ${polarity.toUpperCase()}`,
   timer: ({ family }) => `timer chip, ${family === 'cmos' ? 'CMOS' : 'bipolar'}`,
   'light-sensor': () => 'light sensor',
+  'sound-lead': () => 'sound lead, plug to three bare ends',
   speaker: ({ ohms }) => `speaker ${formatOhms(ohms)}`,
   controller: ({ controller }) => `${CONTROLLER_NAMES[controller]} with its cable`,
   'clip-lead': () => 'clip lead',

@@ -1,4 +1,13 @@
-import { BOARDS, isCommonCathode, thingsOf, type BoardId, type Kind, type Sheet, type Thing } from '@/core';
+import {
+  BOARDS,
+  isCommonCathode,
+  isSource,
+  thingsOf,
+  type BoardId,
+  type Kind,
+  type Sheet,
+  type Thing,
+} from '@/core';
 import { lampName, supplyName } from './names';
 import { listWords } from './stepWords';
 
@@ -14,7 +23,8 @@ const TOLD: Readonly<Record<Kind, string | undefined>> = {
   resistor: undefined,
   led: undefined,
   wire: undefined,
-  signal: undefined,
+  signal:
+    'Sound comes by a lead with three wires: white is left, red is right, and the bare one is the shield, which goes to minus.',
   zener: 'A band at one end. It works backwards: the banded end goes towards plus.',
   potentiometer:
     'Three legs, no polarity. The middle one is the slider; with the outer ones exchanged the knob only turns the other way.',
@@ -37,8 +47,10 @@ export function otherParts({ circuit }: Sheet): PartWords[] {
   const kinds = [...new Set(circuit.parts.map(({ kind }) => kind))];
   const others = kinds.flatMap((kind) => {
     const told = TOLD[kind];
-    const ids = circuit.parts.filter((part) => part.kind === kind).map(({ id }) => id);
-    return told ? [{ name: listWords(ids), told }] : [];
+    const ids = circuit.parts
+      .filter((part) => part.kind === kind && !isSource(circuit, part.id))
+      .map(({ id, body }) => body?.id ?? id);
+    return told && ids.length > 0 ? [{ name: listWords([...new Set(ids)]), told }] : [];
   });
   const housed = thingsOf(circuit).filter(({ kind }) => kind === 'rgb');
   return [...housed.flatMap(threeColours), ...others];

@@ -2,7 +2,9 @@ import {
   formatPercent,
   isKind,
   isScene,
+  formatQuantity,
   pinNumber,
+  sideOf,
   type Checkpoint,
   type Circuit,
   type Held,
@@ -11,9 +13,11 @@ import {
 import { SCENE_SHORT, SCENE_WORDS } from './light';
 import { listed } from './grammar';
 import { legName, pinName } from './names';
+import { toneWords } from './sound';
 
 /** What a checkpoint is called by. */
-export type NamedPoint = Pick<Checkpoint, 'part' | 'kind' | 'measure'> & Partial<Pick<Checkpoint, 'held'>>;
+export type NamedPoint = Pick<Checkpoint, 'part' | 'kind' | 'measure'> &
+  Partial<Pick<Checkpoint, 'held'>> & { readonly from?: { readonly pin: string } };
 
 /** What a circuit is fed from. */
 const FED_BY: ReadonlySet<ThingKind> = new Set(['supply', 'signal']);
@@ -21,20 +25,30 @@ const FED_BY: ReadonlySet<ThingKind> = new Set(['supply', 'signal']);
 /** A checkpoint as a column's head and in a sentence. */
 export function pointName(point: NamedPoint): string {
   const light = Object.values(point.held ?? {}).find(isScene);
+  const tone = toneOf(point.held);
+  if (tone !== undefined) return tonedName(point, tone);
   const name = plainName(point);
   // Of what the beam shines on both readings are taken; everything else is measured while it is cut.
   if (point.kind === 'ldr' && Object.values(point.held ?? {}).includes('cut')) return `${name} (beam cut)`;
   return light ? `${name.replace(' under load', '')} (${SCENE_SHORT[light]})` : name;
 }
 
-function plainName({ part, kind, measure, held }: NamedPoint): string {
+/** The tone that is played while one reads; 0 in silence. */
+function toneOf(held: Held | undefined): number | undefined {
+  const [, hertz] = Object.entries(held ?? {}).find(([part]) => sideOf(part)) ?? [];
+  return typeof hertz === 'number' ? hertz : undefined;
+}
+
+function tonedName(point: NamedPoint, tone: number): string {
+  const name = plainName(point).replace(' under load', '');
+  return `${name} (${tone > 0 ? formatQuantity(tone, 'Hz', 2) : 'silence'})`;
+}
+
+function plainName({ part, kind, measure, held, from }: NamedPoint): string {
   switch (measure) {
     case 'volts':
     case 'meanVolts':
-      if (kind === 'timer') return `output of ${part}`;
-      if (kind === 'signal') return `mean of ${part}`;
-      if (kind === 'pin') return pinPointName(part, held);
-      return kind === 'supply' ? 'pack under load' : `across ${part}`;
+      return voltsName({ part, kind, held, from });
     case 'amps':
     case 'meanAmps':
       return FED_BY.has(kind) ? 'current' : `current of ${part}`;
@@ -45,6 +59,14 @@ function plainName({ part, kind, measure, held }: NamedPoint): string {
     case 'look':
       return `how ${part} looks`;
   }
+}
+
+function voltsName({ part, kind, held, from }: Omit<NamedPoint, 'measure'>): string {
+  if (kind === 'transistor' && from?.pin === 'base') return `base of ${part}`;
+  if (kind === 'timer') return `output of ${part}`;
+  if (kind === 'signal') return `mean of ${part}`;
+  if (kind === 'pin') return pinPointName(part, held);
+  return kind === 'supply' ? 'pack under load' : `across ${part}`;
 }
 
 /** A pin by the level at which it is read. */
@@ -101,7 +123,10 @@ function probed(part: string, kind: ThingKind, from: string, to: string): string
 /** What is pressed or turned for it: `hold S1, P1 half way`. */
 export function heldWords(held: Held | undefined): string {
   const pins = Object.entries(held ?? {}).filter(([part]) => pinNumber(part) !== undefined);
-  const others = Object.entries(held ?? {}).filter(([part]) => pinNumber(part) === undefined);
+  const others = Object.entries(held ?? {}).filter(
+    ([part]) => pinNumber(part) === undefined && !sideOf(part),
+  );
+  const tone = toneOf(held);
   const words = others.map(([part, state]) => {
     if (typeof state === 'number') return `${part} ${turnWords(state)}`;
     if (state === 'pressed') return `press ${part} once`;
@@ -109,7 +134,9 @@ export function heldWords(held: Held | undefined): string {
     if (isScene(state)) return `${part} ${SCENE_WORDS[state]}`;
     return state === 'closed' ? `hold ${part} pressed` : `leave ${part} alone`;
   });
-  return [...(pins.length > 0 ? [pinsWords(pins)] : []), ...words].join(', ');
+  const played =
+    tone === undefined ? [] : [tone > 0 ? `play ${toneWords(tone)} on both sides` : 'in silence'];
+  return [...(pins.length > 0 ? [pinsWords(pins)] : []), ...played, ...words].join(', ');
 }
 
 /** Pins as a row of the program leaves them: `while pin 9 is high, pins 10 and 11 low`. */

@@ -67,7 +67,7 @@ describe('a lamp on pulses in words', () => {
     const words = sheet.steps.map((step) => stepWords(step, sheet));
     expect(words.map(({ why }) => why).join(' ')).toContain('on average');
     expect(words.map(({ title }) => title).join(' ')).toContain('lead of the booster');
-    expect(words.at(-1)!.detail).toContain('the mean of its pulses');
+    expect(words.at(-1)!.detail).toContain('the mean while it comes and goes');
     expect(plain(lessonLine(sheet))).toMatch(/^white lamp, booster, pulses of 5\.00 V for 40 % of the time/u);
   });
 });

@@ -21,6 +21,7 @@ import { capacitorWords, furtherWords, helpOf, timeOf, timerWords } from './chip
 import { holeName } from './holes';
 import { isolateWords } from './isolate';
 import { legName, looksWords, supplyName, thingName } from './names';
+import { hubWords } from './sound';
 import { batchWords, cutWords, inspectWords, linkWords } from './soldering';
 import { valueOf, type StepWords } from './stepWords';
 import { tapedPartWords, tapeWords } from './taping';
@@ -207,11 +208,11 @@ function resistorWords(step: { part: string }, holes: string, sheet: Sheet): Ste
   const amps = guarded.length && !own ? Math.max(...guarded.map((lamp) => lamp.amps)) : undefined;
   return {
     title: `Put the resistor ${step.part}, ${formatOhms(ohms)}, in ${holes}.`,
-    detail: `${bands ? `Bands: ${bands.join(', ')}. ` : ''}Bend the legs down; either way round is right.`,
+    detail: `${bands ? `Bands: ${bands.join(', ')}. ` : ''}Bend the legs down; either way round is right.${hubWords(step.part, sheet)}`,
     why:
       amps === undefined
         ? (own ?? 'It limits the current.')
-        : `It keeps ${guarded.length === 1 ? 'the lamp' : listed(guarded.map(({ part: id }) => id))} at ${formatQuantity(amps, 'A')}${sheet.sums.pulses ? ' on average' : ''}.`,
+        : `It keeps ${guarded.length === 1 ? 'the lamp' : listed(guarded.map(({ part: id }) => id))} at ${formatQuantity(amps, 'A')}${(sheet.sums.pulses ?? sheet.sums.sound) ? ' on average' : ''}.`,
   };
 }
 

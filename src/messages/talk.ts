@@ -12,6 +12,7 @@ import {
 import { pulsePredictions, pulseTalk } from './pulses';
 import { beamPath, beamPredictions, beamTalk } from './beam';
 import { lightPath, lightPredictions, lightTalk } from './light';
+import { soundPath, soundPredictions, soundTalk } from './sound';
 import { mixPath, mixPredictions, mixTalk } from './mix';
 import { PATTERN_WORDS } from './patterns';
 import { programPath, programPredictions, programTalk } from './program';
@@ -50,6 +51,7 @@ function pathTalk(sheet: Sheet): string {
   const { timing, light, beam, program, mix } = sheet.sums;
   if (mix) return mixPath(mix);
   if (sheet.sums.rule) return rulePath(sheet.sums.rule);
+  if (sheet.sums.sound) return soundPath(sheet.sums.sound);
   if (beam) return beamPath(beam);
   if (program) return programPath(program);
   if (timing) return chargeWords(timing);
@@ -61,6 +63,7 @@ function sumTalk(sheet: Sheet): string {
   if (mix) return mixTalk(mix);
   if (sheet.sums.rule) return ruleTalk(sheet.sums.rule);
   if (program) return programTalk(program);
+  if (sheet.sums.sound) return soundTalk(sheet.sums.sound);
   if (beam) return beamTalk(beam);
   if (timing) return timeWords(timing);
   if (sheet.sums.light) return lightTalk(sheet.sums.light);
@@ -80,6 +83,7 @@ function predictions(sheet: Sheet): string[] {
   if (sheet.sums.pulses) return pulsePredictions(sheet.sums.pulses);
   if (sheet.sums.rule && sheet.sums.light) return rulePredictions(sheet.sums.rule, sheet.sums.light);
   if (sheet.sums.light) return lightPredictions(sheet.sums.light);
+  if (sheet.sums.sound) return soundPredictions(sheet.sums.sound);
   if (sheet.sums.beam) return beamPredictions(sheet.sums.beam);
   if (sheet.sums.timing) return timedPredictions(sheet.sums.timing, lamps.length > 0);
   const several = lamps.length > 1;

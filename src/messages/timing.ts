@@ -127,5 +127,13 @@ export const HELPER_WORDS: Readonly<Record<Helper['job'], string>> = {
   'sets-light': 'beside the sensor: it sets the light at which the lamp switches',
   'sets-hush': 'beside the sensor: it sets the light below which the alarm sounds',
   'guards-base': 'guards the base where the sensor has few ohms',
+  mixes: 'mixes one side of the sound with the other, and sets how loud it becomes',
+  'lets-sound-in': 'lets sound pass, and keeps the steady voltage of the base from what plays',
+  'feeds-back': 'feeds the base from the collector, so that both find their place by themselves',
+  'loads-stage': 'turns the collector’s current into volts that swing',
+  'keeps-highs-out': 'slows what comes: higher tones do not get past',
+  'keeps-lows-out': 'passes what changes fast enough, and nothing steady',
+  'drives-base': 'keeps the current into the base within bounds',
+  'holds-off': 'holds the base at plus, so that the lamps are dark until sound pulls it down',
   'quiet-control': 'keeps the two thirds still',
 };

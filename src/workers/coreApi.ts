@@ -1,5 +1,6 @@
 import {
   asItStands,
+  asLoud,
   bandsOf,
   batteryLifeOf,
   dayOf,
@@ -7,18 +8,30 @@ import {
   drawSlice,
   dryRuns,
   faultContext,
+  fromWav,
   judgeBench,
+  listen,
+  loudnessOf,
   makeSheet,
   resistorForCurrent,
+  responseTo,
+  roughly,
   run,
   solve,
   sweep,
+  testSound,
   thresholds,
+  tonesAlong,
+  toWav,
   trimRange,
   whatIf,
   type BandOptions,
   type Beneath,
   type Day,
+  type Heard,
+  type Music,
+  type Response,
+  type TestSound,
   type Circuit,
   type JudgedBench,
   type Noted,
@@ -28,6 +41,11 @@ import {
   type SheetRequest,
   type Slice,
 } from '@/core';
+
+/** How loud a sound is heard, of what it is. */
+const HEARD_AT = 0.3;
+/** Tones of a response curve: five to an octave and more. */
+const RESPONSE_TONES = 49;
 
 /** The heavy work that screens ask for, off the main thread. */
 export const coreApi = {
@@ -55,6 +73,34 @@ export const coreApi = {
   sweep,
   run(circuit: Circuit, seconds: number, settle: number, onProgress: (share: number) => void) {
     return run(circuit, { seconds, settle, samples: 1001 }, { onProgress });
+  },
+  music: fromWav,
+  /** A sound as a file that a browser plays, quietly enough to startle nobody. */
+  heardAs(sound: TestSound | Music) {
+    const { rate, samples } = typeof sound === 'string' ? testSound(sound) : sound.left;
+    return toWav(
+      Float64Array.from(samples, (value) => value * HEARD_AT),
+      rate,
+    );
+  },
+  response(circuit: Circuit, loudness: number): Response {
+    return responseTo(circuit, tonesAlong(RESPONSE_TONES), loudness);
+  },
+  hear(
+    circuit: Circuit,
+    sound: TestSound | Music,
+    loudness: number,
+    onRough: (heard: Heard, loud: Float32Array) => void,
+    onFrames: (heard: Heard, from: number) => void,
+  ): Outcome<Heard> {
+    const loud = asLoud(circuit, loudness);
+    const made = typeof sound === 'string' ? testSound(sound) : undefined;
+    const music = typeof sound === 'string' ? { left: made!, right: made! } : sound;
+    onRough(roughly(loud, music), loudnessOf(music));
+    return listen(loud, music, (heard, from) => {
+      onFrames(heard, from);
+      return true;
+    });
   },
   diagram: diagramOf,
   resistorForCurrent,

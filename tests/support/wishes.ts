@@ -199,5 +199,20 @@ export const WISHES: { readonly [Id in PatternId]: fc.Arbitrary<ParamsOf<Id>> } 
       }),
     }),
   ),
+  'sound-lights': fc
+    .record({
+      supply: fc.constantFrom<SupplyChoice>(
+        { kind: 'block-9v', cells: 1, age: 'fresh' },
+        { kind: 'block-9v', cells: 1, age: 'nominal' },
+        { kind: 'lead-acid-12v', cells: 1, age: 'nominal' },
+        { kind: 'aa-alkaline', cells: 6, age: 'fresh' },
+      ),
+      lamps: fc.record({ low: lamp, middle: lamp, high: lamp }),
+      amps: fc.double({ min: 4e-3, max: 0.015, noNaN: true }),
+      level: fc.double({ min: 0.1, max: 0.8, noNaN: true }),
+      low: fc.double({ min: 120, max: 500, noNaN: true }),
+      apart: fc.double({ min: 5, max: 10, noNaN: true }),
+    })
+    .map(({ low, apart, ...rest }) => ({ ...rest, bounds: { low, high: Math.max(600, low * apart) } })),
   tone: also(fc.record({ hertz: fc.double({ min: 100, max: 2000, noNaN: true }) })),
 };

@@ -6,10 +6,10 @@ import { sourceOf } from '../circuit/source';
 import { floatingNodes } from '../circuit/structure';
 import { withoutWires } from '../circuit/wires';
 import { quantile } from '../numerics/quantile';
-import type { Held, Probed } from '../observe/checkpoint';
+import type { Held, Probed, Shows } from '../observe/checkpoint';
 import { ready } from '../observe/benches';
 import { drawPoints } from '../observe/draws';
-import { withHeld } from '../observe/held';
+import { hearsSound, withHeld } from '../observe/held';
 import { lampsSeen, litIn } from '../observe/looks';
 import type { Moving, Observation } from '../observe/observation';
 import { observe, reportOf } from '../observe/observe';
@@ -23,6 +23,8 @@ export interface GateGround {
   readonly plan: Plan;
   readonly circuit: Circuit;
   readonly held: Held;
+  /** In what the newest lamps are looked at instead, where each has its own. */
+  readonly shows?: Shows | undefined;
   /** Of the resistor that parks the end of a lamp whose chip is not there yet; left out, none is at hand. */
   readonly parkOhms?: Ohms | undefined;
 }
@@ -58,7 +60,7 @@ export function gateAt(
   before?: ReadonlySet<string>,
 ): Gate {
   const built = builtSoFar(ground, there);
-  const held = heldBy(built, ground.held);
+  const held = heldBy(built, shownIn(ground, newest) ?? ground.held);
   if (hangsOpen(built)) return { ...NO_POWER, power: true, held, erratic: true };
   const seen = observe(withHeld(built, held));
   if (!seen.ok) return { ...NO_POWER, power: true, held };
@@ -118,6 +120,21 @@ function voltsOver(seen: Observation, id: string): number {
   return part && isKind(part, 'resistor') ? reportOf(seen, id).volts : 0;
 }
 
+/** Whether a resistor shares a net, that is no end of the supply, with a lamp. */
+export function isBesideLamp(id: string, circuit: Circuit): boolean {
+  const resistor = partOf(circuit, id);
+  if (resistor?.kind !== 'resistor') return false;
+  const ends = new Set(Object.values(sourceOf(circuit)?.pins ?? {}));
+  const own = Object.values(resistor.pins).filter((net) => !ends.has(net));
+  return circuit.parts.some(
+    ({ kind, pins }) => kind === 'led' && Object.values(pins).some((net) => own.includes(net)),
+  );
+}
+
+function isEnd(circuit: Circuit, net: string): boolean {
+  return Object.values(sourceOf(circuit)?.pins ?? {}).includes(net);
+}
+
 function maxAmpsOf(circuit: Circuit, id: string): number {
   const lamp = partOf(circuit, id);
   return lamp && isKind(lamp, 'led') ? lamp.params.maxAmps : 0.02;
@@ -163,6 +180,19 @@ function builtSoFar({ plan, circuit }: GateGround, there: ReadonlySet<string>): 
   return withoutWires(readBack(soFar(plan, new Set([...there, source])), circuit));
 }
 
+/** In what the lamps are looked at that are new, or that the newest parts are beside. */
+function shownIn({ shows = {}, circuit }: GateGround, newest: readonly string[]): Held | undefined {
+  const nets = new Set(
+    newest
+      .flatMap((id) => Object.values(partOf(circuit, id)?.pins ?? {}))
+      .filter((net) => !isEnd(circuit, net)),
+  );
+  const lamp = circuit.parts.find(
+    ({ id, pins }) => shows[id] && (newest.includes(id) || Object.values(pins).some((net) => nets.has(net))),
+  );
+  return lamp && shows[lamp.id];
+}
+
 /** Only what is on the board by now can be held; buttons are always pressed for a test. */
 function heldBy(built: Circuit, wished: Held): Held {
   const found: Record<string, Held[string]> = {};
@@ -180,12 +210,15 @@ function resistorReading(
   newest: readonly string[],
   measure: 'volts' | 'meanVolts',
 ): GateReading[] {
-  const part = seen.circuit.parts.find(
+  const telling = seen.circuit.parts.filter(
     (one): one is PartOf<'resistor'> =>
       isKind(one, 'resistor') &&
       newest.includes(one.id) &&
       Math.abs(reportOf(seen, one.id).volts) > TELLS_VOLTS,
   );
+  // Of what comes and goes, the lamps' own resistor tells what they get.
+  const part =
+    telling.find(({ id }) => measure === 'meanVolts' && isBesideLamp(id, seen.circuit)) ?? telling[0];
   if (!part) return [];
   const [from, to] = reportOf(seen, part.id).volts > 0 ? (['a', 'b'] as const) : (['b', 'a'] as const);
   const point: Probed = {
@@ -196,8 +229,11 @@ function resistorReading(
     from: { part: part.id, pin: from },
     to: { part: part.id, pin: to },
   };
-  const [drawn] = drawPoints(seen.circuit, [point], () => 'right', [0], DRAWS);
   const typical = Math.abs(reportOf(seen, part.id).volts);
+  // What a sound does takes long to follow: it spreads as at the check of the finished build.
+  if (seen.circuit.parts.some(hearsSound) && measure === 'meanVolts')
+    return [{ id: part.id, part: part.id, kind: 'resistor', measure, typical, low: typical, high: typical }];
+  const [drawn] = drawPoints(seen.circuit, [point], () => 'right', [0], DRAWS);
   return drawn ? [{ id: part.id, part: part.id, kind: 'resistor', measure, typical, ...bandOf(drawn) }] : [];
 }
 

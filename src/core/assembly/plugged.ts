@@ -3,9 +3,10 @@ import { boardOf } from '../board/copper';
 import { holeOf } from '../board/geometry';
 import type { Placement, Plan } from '../board/plan';
 import { partOf, type Circuit } from '../circuit/circuit';
-import { isSource, sourceOf } from '../circuit/source';
+import { isSource } from '../circuit/source';
 import { polarityOf, thingOf } from '../parts/thing';
-import { gateAt, NO_POWER, type GateGround } from './gates';
+import { reportOf } from '../observe/observe';
+import { gateAt, isBesideLamp, NO_POWER, type GateGround } from './gates';
 import { isolationOf } from './isolate';
 import { blocksOf, wirePlaces, type Block } from './blocks';
 import { PACE } from './pace';
@@ -130,17 +131,6 @@ export function partStep(piece: Piece, circuit: Circuit, built: AsBuilt): Step {
   };
 }
 
-/** Whether a resistor shares a net, that is no end of the supply, with a lamp. */
-function isBesideLamp(id: string, circuit: Circuit): boolean {
-  const resistor = partOf(circuit, id);
-  if (resistor?.kind !== 'resistor') return false;
-  const ends = new Set(Object.values(sourceOf(circuit)?.pins ?? {}));
-  const own = Object.values(resistor.pins).filter((net) => !ends.has(net));
-  return circuit.parts.some(
-    ({ kind, pins }) => kind === 'led' && Object.values(pins).some((net) => own.includes(net)),
-  );
-}
-
 function repeatStep(block: Block, plan: Plan): Step {
   const wires = block.jumpers.map((p): Piece => ({ part: p.part, kind: 'wire', legs: wirePlaces(p) }));
   const pieces = [...wires, ...block.pieces];
@@ -163,9 +153,14 @@ export function blockGate(block: number, of: number, gate: Gate): Step {
   return { id: `gate-${block}`, action: 'block-gate', block, of, gate, minutes: PACE['block-gate'] };
 }
 
+/** Less than this lights no lamp. */
+const DARK_AMPS = 1e-6;
+
 function positiveEnd(piece: Piece, built: AsBuilt) {
   const pins = partOf(built.circuit, piece.part)?.pins;
   if (!pins || built.seen?.kind !== 'still' || piece.legs.length !== 2) return undefined;
+  // What a dark lamp has across it is nothing to build by.
+  if (piece.kind === 'led' && Math.abs(reportOf(built.seen, piece.part).amps) < DARK_AMPS) return undefined;
   const [one, other] = piece.legs.map(({ pin, hole }) => ({
     hole,
     volts: built.seen!.nodes[pins[pin]!] ?? 0,

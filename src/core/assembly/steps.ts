@@ -3,7 +3,7 @@ import { buildType } from '../board/boards';
 import { boardOf } from '../board/copper';
 import type { Plan } from '../board/plan';
 import type { Circuit } from '../circuit/circuit';
-import type { Held } from '../observe/checkpoint';
+import type { Held, Shows } from '../observe/checkpoint';
 import type { WalkRow } from '../patterns/steady/figures';
 import type { Ohms } from '../quantities/units';
 import { AGE_FACTORS, PACE, SOLDER_PER_JOINT, type AgeGroup } from './pace';
@@ -28,6 +28,8 @@ export interface CardWishes {
   readonly extras?: readonly Fitting[];
   /** What is held or turned while the build is tested. */
   readonly held?: Held | undefined;
+  /** In what the newest lamps are looked at instead, where each has its own. */
+  readonly shows?: Shows | undefined;
   /** Of a resistor that parks an open end, for a test of one half alone. */
   readonly parkOhms?: Ohms | undefined;
 }
@@ -38,8 +40,8 @@ export interface CardWishes {
  * @param built the plan as read back and solved, for which end of a part is the more positive
  */
 export function buildSteps(plan: Plan, circuit: Circuit, built: AsBuilt, wishes: CardWishes): Step[] {
-  const { age, batch = 1, walk = [], extras = [], held = {}, parkOhms } = wishes;
-  const ground = { plan, circuit, held, parkOhms };
+  const { age, batch = 1, walk = [], extras = [], held = {}, shows, parkOhms } = wishes;
+  const ground = { plan, circuit, held, shows, parkOhms };
   const factor = AGE_FACTORS[age];
   const kind = buildType(boardOf(plan));
   const steps =

@@ -3,11 +3,14 @@ import { isKind, partOf, type Circuit } from '../circuit/circuit';
 import { cutOffParts } from '../circuit/structure';
 import { joinedByWires } from '../circuit/wires';
 import { finding, type Finding } from '../findings/finding';
+import { observeHeld } from '../observe/benches';
+import type { Held, Shows } from '../observe/checkpoint';
 import { withHeld } from '../observe/held';
 import { GLOW_AMPS, lampsSeen, type LampSeen } from '../observe/looks';
 import type { Observation } from '../observe/observation';
 import { observe, reportOf } from '../observe/observe';
 import { overloadOf } from '../parts/index';
+import { thingOf } from '../parts/thing';
 import type { Hertz } from '../quantities/units';
 import { inTheWay } from './inTheWay';
 import { placementProblems, type Plan } from './plan';
@@ -26,8 +29,12 @@ export interface AsBuilt {
 
 const OPEN_AMPS = 1e-7;
 
-/** Reads a plan back, observes it as read, and names what is out of order on the board and in the figures. */
-export function asBuilt(plan: Plan, wanted: Circuit): AsBuilt {
+/**
+ * Reads a plan back, observes it as read, and names what is out of order on the board and in the figures.
+ *
+ * @param shows in what each lamp is looked at, where that is not the same for all
+ */
+export function asBuilt(plan: Plan, wanted: Circuit, shows: Shows = {}): AsBuilt {
   const rules = placementProblems(plan);
   const circuit = readBack(plan, wanted);
   if (rules.length) return { circuit, asWanted: false, lamps: [], findings: rules };
@@ -36,9 +43,20 @@ export function asBuilt(plan: Plan, wanted: Circuit): AsBuilt {
   const outcome = observe(circuit);
   if (!outcome.ok) return { circuit, asWanted, lamps: [], findings: [...board, ...outcome.findings] };
   const seen = outcome.value;
-  const shown = electrical(circuit, seen, wanted);
+  const seenFor = (lamp: string) => lookedAt(circuit, seen, shows[lamp]);
+  const shown = electrical(circuit, seen, wanted, seenFor);
   const findings = [...board, ...(asWanted ? shown.map((one) => asProgrammed(one, wanted)) : shown)];
-  return { circuit, asWanted, seen, lamps: lampsSeen(seen), findings };
+  const lamps = lampsSeen(seen).map(
+    (lamp) => lampsSeen(seenFor(lamp.part)).find(({ part }) => part === lamp.part) ?? lamp,
+  );
+  return { circuit, asWanted, seen, lamps, findings };
+}
+
+/** The build while it is held as one of its lamps wants it; as it stands where that lamp wants nothing, or does not settle. */
+function lookedAt(circuit: Circuit, seen: Observation, held: Held | undefined): Observation {
+  if (!held) return seen;
+  const there = observeHeld(circuit, held);
+  return there.ok ? { ...there.value, circuit } : seen;
 }
 
 /** A lamp that its program leaves dark is dark as wanted. */
@@ -76,7 +94,13 @@ function boardFaults(plan: Plan, circuit: Circuit, wanted: Circuit): Finding[] {
       .map(([pin, hole]) =>
         finding(
           'open-leg',
-          { part: part.id, kind: part.body ? 'rgb' : part.kind, pin, hole, strip: part.pins[pin]! },
+          {
+            part: part.id,
+            kind: thingOf(wanted, part.body?.id ?? part.id)?.kind ?? part.kind,
+            pin,
+            hole,
+            strip: part.pins[pin]!,
+          },
           'warning',
         ),
       );
@@ -89,10 +113,18 @@ function isUsed(wanted: Circuit, id: string, pin: string): boolean {
   return part === undefined || part.pins[pin] !== undefined;
 }
 
-function electrical(circuit: Circuit, seen: Observation, wanted: Circuit): Finding[] {
+function electrical(
+  circuit: Circuit,
+  seen: Observation,
+  wanted: Circuit,
+  seenFor: (lamp: string) => Observation,
+): Finding[] {
   return circuit.parts.flatMap((part): Finding[] => {
     const now = reportOf(seen, part.id);
-    if (isKind(part, 'led')) return lampFindings(part.id, now, part.params.maxAmps, seen);
+    if (isKind(part, 'led')) {
+      const there = seenFor(part.id);
+      return lampFindings(part.id, reportOf(there, part.id), part.params.maxAmps, there);
+    }
     if (part.kind === 'wire' && partOf(wanted, part.id)?.kind === 'resistor') {
       return [finding('no-resistor', { part: part.id }, 'warning')];
     }

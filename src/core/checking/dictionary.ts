@@ -1,6 +1,7 @@
 import type { Measured, MeterFigures } from '../catalogue/meter';
 import { withoutWires } from '../circuit/wires';
-import { hasFigure, isGapped, type Checkpoint } from '../observe/checkpoint';
+import { observeHeld } from '../observe/benches';
+import { hasFigure, isGapped, type Checkpoint, type Shows } from '../observe/checkpoint';
 import { burdensFor, drawPoints, drawsLike, type Likeness } from '../observe/draws';
 import { lampsSeen, type Look } from '../observe/looks';
 import type { Outcome } from '../findings/finding';
@@ -74,14 +75,21 @@ export function faultDictionary(
     const moves = seen.ok && seen.value.kind === 'moving' && candidate.code !== 'right';
     // What rests but cannot be drawn, a chip hung between other parts, is told as it was observed.
     const figures =
+      (candidate.code === 'right' ? wholeDraws(like) : undefined) ??
       (moves ? observed() : undefined) ??
       drawReadings(candidate, points, burdens, own, seed, like) ??
       observed();
     if (!figures) unsettled++;
-    else signatures.push(signature(candidate, figures, seen));
+    else signatures.push(signature(candidate, figures, looksOf(candidate, context.shows, seen)));
   }
   const judged = points.map((point, i): JudgedPoint => ({ ...point, usual: expected[i]!.worstHigh }));
   return { points: judged, signatures, unsettled };
+}
+
+/** The draws of the right build that have been made to know how it spreads, where none is missing. */
+function wholeDraws(like: Likeness | undefined): readonly Float64Array[] | undefined {
+  const found = (like?.draws ?? []).flatMap((values) => (values ? [values] : []));
+  return like && found.length === like.draws.length ? found : undefined;
 }
 
 /** How the right build's readings spread, of one that moves: each mistake is then run once, and spreads by the same shares. */
@@ -136,7 +144,7 @@ function freed(points: readonly Checkpoint[], { code, data }: Candidate): readon
 function signature(
   candidate: Candidate,
   figures: readonly Float64Array[],
-  seen: Outcome<Observation>,
+  looks: Signature['looks'],
 ): Signature {
   const means = figures.map((values) => values.reduce((sum, v) => sum + v, 0) / values.length);
   const covariance = figures.map((a, i) =>
@@ -147,10 +155,21 @@ function signature(
     }),
   );
   const { code, data, prior } = candidate;
-  return { code, data, prior, means, covariance, looks: looksOf(seen) };
+  return { code, data, prior, means, covariance, looks };
 }
 
 /** How each lamp of a candidate looks with all parts at their nominal values; one that is gone is dark. */
-function looksOf(seen: Outcome<Observation>): Record<string, Look> {
-  return seen.ok ? Object.fromEntries(lampsSeen(seen.value).map(({ part, look }) => [part, look])) : {};
+function looksOf(
+  { circuit }: Candidate,
+  shows: Shows | undefined,
+  seen: Outcome<Observation>,
+): Record<string, Look> {
+  const looksIn = (now: Outcome<Observation>) =>
+    now.ok ? lampsSeen(now.value).map(({ part, look }) => [part, look] as const) : [];
+  if (!shows) return Object.fromEntries(looksIn(seen));
+  return Object.fromEntries(
+    Object.entries(shows).flatMap(([lamp, held]) =>
+      looksIn(observeHeld(circuit, held)).filter(([part]) => part === lamp),
+    ),
+  );
 }

@@ -1,11 +1,12 @@
 import { z } from 'zod';
 import { LIMITS } from '../numerics/limits';
+import type { Sound } from '../numerics/sound';
 import type { Hertz, Ohms, Volts } from '../quantities/units';
 import { ohmsBranchInstance } from './branch';
 import type { Device, Equations } from './device';
 import type { Wave } from './dynamics';
 import { ohmsField, quantityField, shareField } from './fields';
-import { SquareWave } from './wave';
+import { SoundWave, SquareWave } from './wave';
 
 const fields = {
   shape: z.enum(['sine', 'square']),
@@ -14,6 +15,7 @@ const fields = {
   offset: quantityField('V', -1000, 1000).default(0),
   duty: shareField(0, 1).default(0.5),
   ohms: ohmsField.default(0),
+  level: quantityField('V', 0, 1000).optional(),
 };
 
 export interface SignalParams {
@@ -24,6 +26,10 @@ export interface SignalParams {
   readonly offset: Volts;
   readonly duty: number;
   readonly ohms: Ohms;
+  /** Peak of what is played through it, of one that is silent until then. */
+  readonly level?: Volts | undefined;
+  /** What is played, its largest swing the amplitude; no file carries it. */
+  readonly sound?: Sound | undefined;
 }
 
 /** Steps in time to a period of a sine, at least. */
@@ -43,8 +49,10 @@ export const signal: Device<'signal', typeof fields, SignalParams> = {
     let { amplitude, offset } = p;
     const turn = 2 * Math.PI * p.hertz;
     const square = p.shape === 'square' ? new SquareWave(p.hertz, p.duty) : undefined;
+    const sound = p.sound && new SoundWave(p.sound);
     const swing = (eq: Equations) => {
       if (eq.regime === 'steady') return 0;
+      if (sound) return amplitude * sound.at(eq.time);
       if (square) return square.up ? amplitude : -amplitude;
       return amplitude * Math.sin(turn * eq.time);
     };
@@ -57,7 +65,7 @@ export const signal: Device<'signal', typeof fields, SignalParams> = {
       straight: true,
       stamp: branch.stamp,
       currents: branch.currents,
-      wave: square ?? sineWave(p.hertz),
+      wave: sound ?? square ?? sineWave(p.hertz),
       knobs: {
         amplitude(value) {
           amplitude = value;

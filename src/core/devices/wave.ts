@@ -1,3 +1,4 @@
+import { valueAt, type Sound } from '../numerics/sound';
 import type { Wave } from './dynamics';
 
 /** How near an instant must be to a jump to count as being at it, in periods: far above rounding, far below use. */
@@ -28,5 +29,28 @@ export class SquareWave implements Wave {
 
   nextJump(): number {
     return this.next;
+  }
+}
+
+/** Samples of a sound that a step may pass over at once: what comes suddenly is met. */
+const SAMPLES_A_STEP = 2;
+
+/** A sound, sample by sample. It has no period: means are taken over all of it. */
+export class SoundWave implements Wave {
+  readonly longest: number;
+  readonly period = 0;
+
+  constructor(private readonly sound: Sound) {
+    this.longest = SAMPLES_A_STEP / sound.rate;
+  }
+
+  at(time: number): number {
+    return valueAt(this.sound, time);
+  }
+
+  enter(): void {}
+
+  nextJump(): number {
+    return Infinity;
   }
 }

@@ -48,6 +48,24 @@ export interface FindingData {
   'beam-sort': { low: number; high: number; pot: number };
   'sensor-backwards': { dark: number; light: number };
   'no-switching': { lux: number; amps: number };
+  /** Two bounds between three channels, and how high the upper one must be. */
+  'bounds-too-close': { low: number; high: number; nearest: number };
+  'no-filter-in-drawer': { hertz: number };
+  /** A channel whose lamps do not light at their own tone, or do at another channel’s. */
+  'channel-faint': { band: string; tone: number; amps: number };
+  'channel-spills': { band: string; tone: number; amps: number };
+  // sounds from files
+  /** No WAV file; what it looks like instead, as `an MP3`, or nothing known. */
+  'wav-none': { like: string };
+  'wav-headless': Record<never, never>;
+  'wav-packed': { sort: number; bits: number };
+  'wav-channels': { channels: number };
+  'wav-rate': { rate: number };
+  'wav-empty': Record<never, never>;
+  /** It ends before the length that it gives. */
+  'wav-cut': { there: number; said: number };
+  /** Only so much of it is followed at a time. */
+  'wav-long': { seconds: number; most: number };
   /** Some sensors of the sort would switch outside of the two scenes; 0 where no trim potentiometer covers them. */
   'sensors-differ': { low: number; high: number; pot: number };
   'flashes-fast': { hertz: number; lamps: string };

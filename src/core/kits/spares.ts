@@ -19,6 +19,7 @@ export const LOSS_RATES: Readonly<Record<StockSpec['kind'], number>> = {
   transistor: 0.04,
   timer: 0.04,
   'light-sensor': 0.03,
+  'sound-lead': 0.01,
   speaker: 0.02,
   controller: 0.02,
   tape: 0.1,

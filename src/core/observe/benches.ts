@@ -1,9 +1,10 @@
 import type { Check, Circuit } from '../circuit/circuit';
 import { withoutWires } from '../circuit/wires';
-import { isGapped, isProbed, type Checkpoint } from './checkpoint';
+import type { Outcome } from '../findings/finding';
+import { isGapped, isProbed, type Checkpoint, type Held } from './checkpoint';
 import { setByHand, withHeld } from './held';
 import { METER, metered, nodeAt, VOLTMETER_OHMS, type MeterUse } from './meter';
-import type { Observation } from './observation';
+import type { Moving, Observation } from './observation';
 import { mayMove, observe, reportOf, tied } from './observe';
 import { decided } from './ruled';
 
@@ -50,7 +51,12 @@ function* voltBenches(
   const there = places.filter(({ point }) => endsOf(circuit, point) !== undefined);
   const together = withMeters(circuit, there);
   const all = observe(together);
-  const calm = there.filter((place) => all.ok && undisturbed(circuit, place, all.value));
+  const none = observe(circuit);
+  const calm = there.filter(
+    (place) =>
+      all.ok &&
+      ((none.ok && unmoved(circuit, place, none.value, all.value)) || undisturbed(circuit, place, all.value)),
+  );
   const signs = new Map([1, -1].map((sign) => [sign, [] as Place[]]));
   for (const place of calm) signs.get(meterUseAt(place.point) === 'swapped' ? -1 : 1)!.push(place);
   for (const [sign, group] of signs) {
@@ -103,17 +109,29 @@ function voltCheck(circuit: Circuit, { point }: Place): Check {
   return { id: point.id, measure: 'volts', from, to };
 }
 
+/** Whether all meters together leave the volts at a probe as they are without any: then each alone does. */
+function unmoved(circuit: Circuit, { point }: Place, none: Observation, all: Observation): boolean {
+  const [from, to] = endsOf(circuit, point)!;
+  const between = ({ nodes }: Observation) => (nodes[from] ?? 0) - (nodes[to] ?? 0);
+  return isNear(between(none), between(all));
+}
+
+function isNear(own: number, among: number): boolean {
+  return Math.abs(own - among) < UNDISTURBED.share * Math.abs(own) + UNDISTURBED.volts;
+}
+
 /** Whether a probe reads with all the others in place what it reads alone. */
 function undisturbed(circuit: Circuit, place: Place, all: Observation): boolean {
   const alone = observe(withMeters(circuit, [place]));
   if (!alone.ok) return false;
   const own = reportOf(alone.value, `${METER} ${place.i}`).volts;
   const among = reportOf(all, `${METER} ${place.i}`).volts;
-  return Math.abs(own - among) < UNDISTURBED.share * Math.abs(own) + UNDISTURBED.volts;
+  return isNear(own, among);
 }
 
 export interface MovingGroup {
   readonly held: Circuit;
+  readonly seen: Moving;
   readonly places: readonly Place[];
 }
 
@@ -122,16 +140,39 @@ export function byMotion(
   circuit: Circuit,
   places: readonly Place[],
 ): { readonly still: readonly Place[]; readonly moving: readonly MovingGroup[] } {
-  const groups = byHeld(places).map((group) => ({
-    held: withoutWires(setByHand(withHeld(circuit, group[0]!.point.held))),
-    places: group,
-  }));
-  const moving = groups.filter(({ held }) => moves(held));
-  return { still: groups.filter((one) => !moving.includes(one)).flatMap((one) => one.places), moving };
+  const still: Place[] = [];
+  const moving: MovingGroup[] = [];
+  for (const group of byHeld(places)) {
+    const { as, seen } = heldOf(circuit, group[0]!.point.held);
+    if (seen?.ok && seen.value.kind === 'moving') moving.push({ held: as, seen: seen.value, places: group });
+    else still.push(...group);
+  }
+  return { still, moving };
 }
 
-function moves(circuit: Circuit): boolean {
-  if (!mayMove(circuit)) return false;
-  const seen = observe(circuit);
-  return seen.ok && seen.value.kind === 'moving';
+/** A build while it is held in one way, and what it does then, where it may move. */
+interface HeldBuild {
+  readonly as: Circuit;
+  readonly seen: Outcome<Observation> | undefined;
+}
+
+/** What was last seen of a build: its readings and its lamps are looked at in the same ways, one after another. */
+let last: { readonly circuit: Circuit; readonly known: Map<string, HeldBuild> } | undefined;
+
+function heldOf(circuit: Circuit, held: Held = {}): HeldBuild {
+  if (last?.circuit !== circuit) last = { circuit, known: new Map() };
+  const { known } = last;
+  const key = JSON.stringify(held);
+  const before = known.get(key);
+  if (before) return before;
+  const as = withoutWires(setByHand(withHeld(circuit, held)));
+  const found = { as, seen: mayMove(as) ? observe(as) : undefined };
+  known.set(key, found);
+  return found;
+}
+
+/** What a build does while it is held in one way. */
+export function observeHeld(circuit: Circuit, held: Held | undefined): Outcome<Observation> {
+  const { as, seen } = heldOf(circuit, held);
+  return seen ?? observe(as);
 }

@@ -10,7 +10,7 @@ import { burdenAt, type MeterUse } from './meter';
 import { mayMove, observe } from './observe';
 import { gapAmps, read } from './read';
 import type { Observation } from './observation';
-import { bandResponses, drawResponses, readingsIn, readMoving, responsesOf } from './responses';
+import { bandResponses, drawResponses, readingsIn, responsesOf } from './responses';
 
 /** Draws of one checkpoint, in the order of their numbers; undefined where it cannot be read. */
 export type Drawn = readonly (Float64Array | undefined)[];
@@ -39,10 +39,10 @@ export function drawPoints(
   });
   const left = points.flatMap((point, i) => (found[i] ? [] : [{ point, i }]));
   const { still, moving } = byMotion(circuit, left);
-  for (const { held, places } of moving) {
+  for (const { held, seen, places } of moving) {
     const own = places.map(({ point }) => point);
     if (like) {
-      const figures = readMoving(held, own, { meterUseAt, burdens: [] });
+      const figures = readingsIn(seen, own, { meterUseAt, burdens: [] });
       if (figures) places.forEach(({ i }, k) => (found[i] = likeDraws(figures[k]!, like, i, seed, samples)));
       continue;
     }
@@ -159,7 +159,8 @@ export function bandPoints(
 
 /** What the arithmetic leaves of nothing is nothing: the volts of a pin that is held low without a load. */
 function tidied(band: Band): Band {
-  const none = (value: number) => (Math.abs(value) < NOTHING ? 0 : value);
+  const least = band.unit === 'V' ? NOTHING_VOLTS : NOTHING;
+  const none = (value: number) => (Math.abs(value) < least ? 0 : value);
   const { typical, low, high, worstLow, worstHigh } = band;
   return {
     ...band,
@@ -172,6 +173,8 @@ function tidied(band: Band): Band {
 }
 
 const NOTHING = 1e-15;
+/** Volts that no meter shows, of any range. */
+const NOTHING_VOLTS = 1e-6;
 
 /** A time that a program sets does not spread from part to part: right is what anybody takes for it. */
 function kept(point: Checkpoint, band: Band): Band {
@@ -206,9 +209,9 @@ function typicalOf(
   const found: (number | undefined)[] = points.map(() => undefined);
   const places = points.flatMap((point, i) => (point.measure === 'look' ? [] : [{ point, i }]));
   const { still, moving } = byMotion(circuit, places);
-  for (const { held, places: own } of moving) {
+  for (const { held, seen: now, places: own } of moving) {
     const group = own.map(({ point }) => point);
-    const figures = readMoving(held, group, { meterUseAt, burdens: burdensFor(held, group, meter) });
+    const figures = readingsIn(now, group, { meterUseAt, burdens: burdensFor(held, group, meter) });
     own.forEach(({ i }, k) => (found[i] = figures?.[k]));
   }
   const seen = still.length > 0 ? observe(circuit) : undefined;

@@ -1,5 +1,5 @@
 import { SCENE_LUX, SCENES, type Scene } from '../catalogue/light';
-import { isKind, type Circuit, type Part } from '../circuit/circuit';
+import { isKind, type Circuit, type Part, type PartOf } from '../circuit/circuit';
 import type { Held } from './checkpoint';
 
 /** The circuit with its buttons held and its knobs turned as said; what is not said stays as it is. */
@@ -16,6 +16,8 @@ export function withHeld(circuit: Circuit, held: Held | undefined): Circuit {
         return { ...part, params: { ...part.params, position: state } };
       if (isKind(part, 'pin') && typeof state === 'number')
         return { ...part, params: { ...part.params, ...driveAs(state) } };
+      if (isKind(part, 'signal') && typeof state === 'number')
+        return { ...part, params: { ...part.params, ...toneOf(state, part.params) } };
       if (isKind(part, 'ldr') && isScene(state))
         return { ...part, params: { ...part.params, lux: SCENE_LUX[state] } };
       return part;
@@ -34,6 +36,16 @@ function inBeams(part: Part, held: Held): Part {
 function driveAs(share: number) {
   if (share <= 0) return { drive: 'low' } as const;
   return share >= 1 ? ({ drive: 'high' } as const) : ({ drive: 'pwm', duty: share } as const);
+}
+
+/** What plays a tone at its level, or nothing. */
+function toneOf(hertz: number, { level = 0 }: PartOf<'signal'>['params']) {
+  return hertz > 0 ? ({ shape: 'sine', amplitude: level, hertz } as const) : { amplitude: 0 };
+}
+
+/** Whether a part is what sound comes in by: a signal that is silent until something is played. */
+export function hearsSound(part: Part): part is PartOf<'signal'> {
+  return isKind(part, 'signal') && part.params.level !== undefined;
 }
 
 /** Whether what is held is a light. */

@@ -98,7 +98,11 @@ function movement(seen: Moving, id: string): { hertz: number; litFor: number | u
   const rises = whole.map((spell) => spell.from);
   const counted = whole.length > 0 ? whole : spells;
   const litFor = counted.length > 0 ? mean(counted.map((spell) => spell.to - spell.from)) : undefined;
-  const peak = run.parts[id]!.amps.reduce((most, amps) => Math.max(most, amps), 0);
+  // What it does while it starts is not what is seen of it.
+  const peak = run.parts[id]!.amps.reduce(
+    (most, amps, i) => (run.time[i]! >= from ? Math.max(most, amps) : most),
+    0,
+  );
   const often = rises.length > 1 ? rises.length / (to - from) : 0;
   return { hertz: rateOf(rises) ?? often, litFor, peak };
 }

@@ -6,7 +6,7 @@ import { deviceOf } from '../circuit/deviceOf';
 import { keyOf, uniform } from '../numerics/random';
 import { quantile } from '../numerics/quantile';
 import { drawn } from '../tolerance/draw';
-import { toWav } from '../formats/wav/wav';
+import { toWav } from '../formats/wav/toWav';
 import { dayOf } from '../sheet/day';
 import type { Circuit, Part } from '../circuit/circuit';
 import { hasFigure } from './checkpoint';

@@ -1,4 +1,5 @@
 import { isKind, type Circuit, type Part } from '../circuit/circuit';
+import { sourceOf } from '../circuit/source';
 import { withoutWires } from '../circuit/wires';
 import { roundOf } from '../devices/pinTable';
 import { pressOf } from '../devices/switch';
@@ -7,6 +8,7 @@ import type { PartReport } from '../solver/report';
 import type { Run } from '../solver/run/passage';
 import type { Switching } from '../solver/run/plan';
 import { run } from '../solver/run/run';
+import { solve } from '../solver/solve';
 import type { Moving } from './observation';
 
 /**
@@ -85,10 +87,9 @@ function releasedAt(part: Part): number {
 }
 
 /** Seconds that are tried one after another until a driven circuit has seen enough of its sources. */
-const SPANS = [0.02, 0.2, 2, 10, 50, 500];
+const SPANS = [0.002, 0.006, 0.02, 0.06, 0.2, 0.6, 2, 10, 50, 500];
 /** Share of a run that may still be starting up. */
 const STARTING = 0.3;
-const SAMPLES = 2001;
 
 function followSources(circuit: Circuit, shown: Circuit): Outcome<Moving> {
   const slowest = Math.max(0, ...circuit.parts.map(periodOf));
@@ -98,7 +99,8 @@ function followSources(circuit: Circuit, shown: Circuit): Outcome<Moving> {
     return jumped.ok ? accepted(seenIn(jumped.value, shown)) : jumped;
   }
   const span = SPANS.find((seconds) => (1 - STARTING) * seconds >= 3 * slowest) ?? SPANS[SPANS.length - 1]!;
-  const gone = run(circuit, { seconds: span, settle: STARTING * span, samples: SAMPLES });
+  const plan = { seconds: span, settle: STARTING * span, samples: 'steps' } as const;
+  const gone = run(rested(circuit), plan);
   return gone.ok ? accepted(seenIn(gone.value, shown)) : gone;
 }
 
@@ -119,6 +121,28 @@ function periodOf(part: Part): number {
   if (isKind(part, 'pin') && part.params.drive === 'table') return roundOf(part.params);
   if (isKind(part, 'signal') || isKind(part, 'pin')) return 1 / part.params.hertz;
   return 0;
+}
+
+/**
+ * The circuit with its capacitors as they stand where it has rested, with its sources in the middle of their swing: what
+ * comes into a build that is switched on already. Of one that has no rest, as it was.
+ */
+export function rested(circuit: Circuit): Circuit {
+  if (sourceOf(circuit)?.kind !== 'supply') return circuit;
+  const rest = solve(circuit);
+  if (!rest.ok) return circuit;
+  const { nodes } = rest.value;
+  return charged(circuit, (net) => nodes[net] ?? 0);
+}
+
+/** The circuit with every capacitor charged to the volts between its nets. */
+export function charged(circuit: Circuit, voltsOf: (net: string) => number): Circuit {
+  const parts = circuit.parts.map((part): Part => {
+    if (!isKind(part, 'capacitor')) return part;
+    const volts = voltsOf(part.pins['a']!) - voltsOf(part.pins['b']!);
+    return { ...part, params: { ...part.params, volts } };
+  });
+  return { ...circuit, parts };
 }
 
 /** What every node and part does on average, over the last whole rounds of the slowest that goes round. */

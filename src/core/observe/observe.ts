@@ -6,6 +6,7 @@ import { floatingNodes } from '../circuit/structure';
 import { accepted, type Outcome } from '../findings/finding';
 import type { PartReport } from '../solver/report';
 import { solve } from '../solver/solve';
+import { hearsSound } from './held';
 import { follow } from './moving';
 import type { Observation } from './observation';
 import { followProgram, isProgrammed } from './programmed';
@@ -101,14 +102,14 @@ function withStrays(circuit: Circuit): Circuit {
 
 /** Whether a circuit may move at all: something in it keeps its own time, or is driven or pressed. */
 export function mayMove(circuit: Circuit): boolean {
-  return isDriven(circuit) || circuit.parts.some((part) => isKind(part, 'timer'));
+  return isDriven(circuit) || circuit.parts.some((part) => isKind(part, 'timer') || hearsSound(part));
 }
 
 /** What moves of itself, or is pressed and let go: nothing rests beside it. */
 function isDriven(circuit: Circuit): boolean {
   return circuit.parts.some(
     (part) =>
-      isKind(part, 'signal') ||
+      (isKind(part, 'signal') && !(hearsSound(part) && part.params.amplitude === 0)) ||
       (isKind(part, 'pin') && (part.params.drive === 'pwm' || part.params.drive === 'table')) ||
       (isKind(part, 'switch') && pressOf(part.params) !== undefined),
   );

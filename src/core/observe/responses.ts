@@ -103,8 +103,9 @@ export function responsesOf(
   metering: Metering,
   ends: 'one' | 'both' = 'both',
 ): Responses | undefined {
-  const typical = readMoving(circuit, points, metering);
-  if (!typical) return undefined;
+  const seen = observe(circuit);
+  const typical = seen.ok ? readingsIn(seen.value, points, metering) : undefined;
+  if (!seen.ok || !typical) return undefined;
   // The meter's own ohms take the same share of a current whatever the parts: the ends are read without it.
   const free: Metering = { ...metering, burdens: points.map(() => 0) };
   const plain = points.some(isGapped) ? readMoving(circuit, points, free) : typical;
@@ -118,7 +119,10 @@ export function responsesOf(
     return read.map((figure, i) => (plain?.[i] ? (figure * typical[i]!) / plain[i]! : figure));
   };
   // Parts move no time that a program sets.
-  const spreads = points.every(isTimed) && isProgrammed(circuit) ? [] : spreadsOf(circuit);
+  const spreads =
+    points.every(isTimed) && isProgrammed(circuit)
+      ? []
+      : spreadsOf(circuit).filter(({ part }) => !isIdle(seen.value, part));
   const reaches = spreads.map(({ part, spread }): Reach => {
     const low = at(part, spread.field, spread.low);
     const high = ends === 'both' ? at(part, spread.field, spread.high) : mirrored(low, typical, spread);
@@ -134,6 +138,16 @@ function mirrored(low: readonly number[], typical: readonly number[], spread: Sp
     const ratio = figure / typical[i]!;
     return ratio > 0 && ratio < Infinity ? typical[i]! * ratio ** -further : typical[i]!;
   });
+}
+
+/** Current below which a part that bends is off. */
+const OFF_AMPS = 1e-8;
+
+/** A lamp or a transistor that never comes on: where in its spread it lies makes no difference. */
+function isIdle(seen: Observation, id: string): boolean {
+  const kind = partOf(seen.circuit, id)?.kind;
+  if (seen.kind === 'still' || (kind !== 'led' && kind !== 'transistor')) return false;
+  return seen.run.parts[id]!.amps.every((amps) => Math.abs(amps) < OFF_AMPS);
 }
 
 function spreadsOf(circuit: Circuit) {

@@ -1,10 +1,10 @@
-import type { Circuit, Part } from '../circuit/circuit';
+import type { Circuit, Part, PartOf } from '../circuit/circuit';
 import { isSource } from '../circuit/source';
 import { line, NO_ROOM } from './footprint';
 import { at, exchanged, missingOrShorted, opened, type Mistake } from './mistake';
 import { beyond, STANDS } from './overload';
 import type { PartTraits } from './part';
-import { UNPOLARISED } from './polarity';
+import { UNPOLARISED, type PolarityMarks } from './polarity';
 
 /** Two legs without any difference. */
 const TWO_ALIKE = {
@@ -15,16 +15,6 @@ const TWO_ALIKE = {
 const TWO_FIT = {
   ...TWO_ALIKE,
   mistakes: (part: Part, { circuit }: { readonly circuit: Circuit }) => missingOrShorted(circuit, part),
-} as const;
-
-/** A signal belongs to what plays it: it is not placed by itself. */
-const ELSEWHERE = {
-  footprint: { form: 'leads' },
-  room: NO_ROOM,
-  height: 9,
-  alike: [],
-  polarity: () => UNPOLARISED,
-  stock: (): 'elsewhere' => 'elsewhere',
 } as const;
 
 const missing = (circuit: Circuit, part: Part): Mistake => ({
@@ -82,19 +72,54 @@ export const wire: PartTraits<'wire'> = {
   ],
 };
 
+const SOUND_WIRES: PolarityMarks['pins'] = { left: 'white-wire', right: 'red-wire', shield: 'bare-wire' };
+const PULSE_WIRES: PolarityMarks['pins'] = { plus: 'red-wire', minus: 'black-wire' };
+
+/** What gives pulses stands beside the board; what sound comes in by is a lead of its own, of two sides and a shield. */
 export const signal: PartTraits<'signal'> = {
-  ...ELSEWHERE,
   kind: 'signal',
   letter: 'V',
-  polarity: () => ({ polarised: true, pins: { plus: 'red-wire', minus: 'black-wire' } }),
+  footprint: { form: 'leads' },
+  room: NO_ROOM,
+  height: 9,
+  alike: [],
+  polarity: ({ body }) => ({
+    polarised: true,
+    pins: body ? SOUND_WIRES : PULSE_WIRES,
+  }),
+  stock: ({ params }) => (params.level === undefined ? 'elsewhere' : { kind: 'sound-lead' }),
   overload: () => undefined,
   mistakes: (part, { circuit }) => [
     isSource(circuit, part.id) ? { ...missing(circuit, part), code: 'supply-dead' } : missing(circuit, part),
-    {
-      code: isSource(circuit, part.id) ? 'supply-reversed' : 'part-reversed',
-      data: at(part),
-      prior: 0.2,
-      circuit: exchanged(circuit, part, 'plus', 'minus'),
-    },
+    part.body
+      ? {
+          code: 'pins-exchanged',
+          data: at(part, { pin: part.body.legs['plus']!, other: 'shield' }),
+          prior: 0.4,
+          circuit: withShieldAt(circuit, part),
+        }
+      : {
+          code: isSource(circuit, part.id) ? 'supply-reversed' : 'part-reversed',
+          data: at(part),
+          prior: 0.2,
+          circuit: exchanged(circuit, part, 'plus', 'minus'),
+        },
   ],
 };
+
+/** One side of a sound lead and its shield in each other's place: the shield of the other side goes with it. */
+function withShieldAt(circuit: Circuit, part: PartOf<'signal'>): Circuit {
+  const { plus, minus } = part.pins;
+  const turned = (net: string) => (net === minus ? plus! : net === plus ? minus! : net);
+  return {
+    ...circuit,
+    parts: circuit.parts.map((one) =>
+      one.body && one.body.id === part.body?.id
+        ? {
+            ...one,
+            pins: Object.fromEntries(Object.entries(one.pins).map(([pin, net]) => [pin, turned(net)])),
+          }
+        : one,
+    ),
+  };
+}

@@ -6,6 +6,8 @@ export type PolarityCue =
   | 'stripe-minus'
   | 'plus-face'
   | 'red-wire'
+  | 'white-wire'
+  | 'bare-wire'
   | 'black-wire'
   | 'notch-end'
   | 'flat-face'

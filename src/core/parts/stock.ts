@@ -21,6 +21,7 @@ export const partStockSchemas = [
   z.strictObject({ kind: z.literal('transistor'), polarity: z.enum(['npn', 'pnp']) }),
   z.strictObject({ kind: z.literal('timer'), family: z.enum(TIMER_FAMILIES) }),
   z.strictObject({ kind: z.literal('light-sensor') }),
+  z.strictObject({ kind: z.literal('sound-lead') }),
   z.strictObject({ kind: z.literal('speaker'), ohms: z.number().positive().max(1e4) }),
   z.strictObject({ kind: z.literal('controller'), controller: z.enum(CONTROLLER_IDS) }),
 ] as const;

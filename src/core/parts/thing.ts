@@ -3,7 +3,7 @@ import type { Footprint, Room } from './footprint';
 import { PARTS, traitsOf } from './index';
 import type { PolarityMarks } from './polarity';
 
-/** One thing that is picked up and placed: most parts are one, a three-colour lamp holds three, a controller its rail and its pins. */
+/** One thing that is picked up and placed: most parts are one, a three-colour lamp holds three, a controller its rail and its pins, a sound lead its two sides. */
 export interface Thing {
   readonly id: string;
   readonly kind: ThingKind;
@@ -23,6 +23,9 @@ const RGB: { footprint: Footprint; room: Room; height: number; letter: string } 
   height: 4,
 };
 
+/** Kinds whose things bear their name when several parts are in one. */
+const HOUSES: ReadonlySet<ThingKind> = new Set(['supply', 'signal']);
+
 /** The things of a circuit in the order in which it lists them; wires of the circuit itself are no things. */
 export function thingsOf(circuit: Circuit): Thing[] {
   const things = new Map<string, Thing>();
@@ -35,7 +38,7 @@ export function thingsOf(circuit: Circuit): Thing[] {
     const { id, legs } = part.body;
     const before = things.get(id);
     const named = Object.fromEntries(Object.entries(legs).map(([pin, leg]) => [leg, part.pins[pin]!]));
-    const kind = before?.kind ?? (part.kind === 'supply' ? 'supply' : 'rgb');
+    const kind = before?.kind ?? (HOUSES.has(part.kind) ? part.kind : 'rgb');
     const all = { ...before?.legs, ...named };
     const ordered = kind === 'rgb' ? inOrder(all) : all;
     things.set(id, { id, kind, legs: ordered, parts: [...(before?.parts ?? []), part] });

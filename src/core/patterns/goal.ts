@@ -1,6 +1,6 @@
 import type { Scene } from '../catalogue/light';
 import type { Age } from '../catalogue/supplies';
-import type { AgeRow } from './steady/figures';
+import type { AgeRow } from './steady/ages';
 
 /** Something that a lesson's circuit must do, and whether it does, as observed. */
 export interface Goal {
@@ -15,11 +15,15 @@ export interface Goal {
     | 'silent-whole'
     | 'sounds-cut'
     | 'follows-table'
+    | 'own-tone'
+    | 'dark-in-silence'
     | 'board-makes-it';
   /** The age of the supply under which it must hold. */
   readonly age?: Age;
   /** The light in which it must hold. */
   readonly scene?: Scene;
+  /** The tone at which it must hold, in hertz. */
+  readonly hertz?: number;
   readonly met: boolean;
   /** Lamps that do not do it. */
   readonly parts: readonly string[];

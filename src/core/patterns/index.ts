@@ -16,6 +16,7 @@ import { pulsed } from './pulsed/pulsed';
 import { rgb } from './rgb/rgb';
 import { sequence } from './sequence/sequence';
 import { single } from './single/single';
+import { soundLights } from './soundLights/soundLights';
 import { strings } from './strings/strings';
 import { tone } from './tone/tone';
 import { walkDown } from './walkDown/walkDown';
@@ -44,6 +45,7 @@ export const PATTERNS = {
   'beam-alarm': beamAlarm,
   sequence,
   'dusk-controller': duskController,
+  'sound-lights': soundLights,
 } as const;
 export type PatternId = keyof typeof PATTERNS;
 export const PATTERN_IDS = Object.keys(PATTERNS) as PatternId[];

@@ -4,7 +4,7 @@ import type { Shelf } from '../catalogue/shelf';
 import type { Circuit } from '../circuit/circuit';
 import type { Finding, Outcome } from '../findings/finding';
 import type { SourceChoice } from '../catalogue/supplies';
-import type { Checkpoint, Held } from '../observe/checkpoint';
+import type { Checkpoint, Held, Shows } from '../observe/checkpoint';
 import type { Moving } from '../observe/observation';
 import type { Goal } from './goal';
 import type { LessonSums } from './steady/figures';
@@ -21,6 +21,8 @@ export interface Design {
   readonly checkpoints: readonly Checkpoint[];
   /** What is pressed and turned while the build is tested, so that it shows what it can. */
   readonly held: Held;
+  /** In what each lamp is looked at, where that is not the same for all: the tone of its channel. */
+  readonly shows?: Shows | undefined;
   /** What starts it, where it waits for a hand; left out, it goes by itself. */
   readonly started?: Held;
   /** What it does over time, of one that moves, with what starts it. */

@@ -2,7 +2,7 @@ import { asBuilt, type AsBuilt } from '../board/asBuilt';
 import type { Plan } from '../board/plan';
 import type { MeterFigures } from '../catalogue/meter';
 import type { Circuit } from '../circuit/circuit';
-import type { Checkpoint } from '../observe/checkpoint';
+import type { Checkpoint, Shows } from '../observe/checkpoint';
 import { typicalReadings } from '../observe/draws';
 import { withoutSamples } from '../observe/moving';
 
@@ -24,8 +24,9 @@ export function asItStands(
   wanted: Circuit,
   points: readonly Checkpoint[],
   meter: MeterFigures,
+  shows?: Shows,
 ): Standing {
-  const built = asBuilt(plan, wanted);
+  const built = asBuilt(plan, wanted, shows);
   return { built: lightened(built), readings: readingsOf(built, points, meter) };
 }
 

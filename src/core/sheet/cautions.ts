@@ -1,11 +1,12 @@
 import type { Step } from '../assembly/step';
 import type { Kind } from '../devices/index';
 import { isKind, type ThingKind } from '../circuit/circuit';
+import { hearsSound } from '../observe/held';
 import { lampsSeen } from '../observe/looks';
 import type { Observation } from '../observe/observation';
 import { FLASHES_MOST, FLASHES_QUIET } from '../patterns/timed/flashes';
 import { SUPPLIES, type SourceChoice } from '../catalogue/supplies';
-import type { LampFigure } from '../patterns/steady/figures';
+import type { LampFigure } from '../patterns/steady/ages';
 
 export const CAUTION_CODES = [
   'extra-low-voltage',
@@ -142,6 +143,8 @@ const PLACES: Readonly<Partial<Record<ThingKind, CautionPlace>>> = {
 
 /** Whether a lamp flashes as fast as troubles some eyes. */
 function flashing(seen: Observation | undefined): boolean {
+  // What follows music follows its beat.
+  if (seen?.circuit.parts.some(hearsSound)) return true;
   const lamps = seen ? lampsSeen(seen) : [];
   return lamps.some(({ hertz = 0 }) => hertz > FLASHES_QUIET && hertz < FLASHES_MOST);
 }

@@ -22,6 +22,7 @@ export function faultContext(sheet: Sheet, request: SheetRequest): FaultContext 
     sorts: sheet.sorts,
     points: sheet.checkpoints,
     lamps: request.shelf.lamps,
+    shows: sheet.shows,
   };
 }
 

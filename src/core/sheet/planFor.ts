@@ -6,10 +6,9 @@ import { qualityOf, type Quality } from '../board/layout/score';
 import { makesWanted } from '../board/makesWanted';
 import type { JumperColour, Plan } from '../board/plan';
 import type { LampType } from '../catalogue/lamps';
-import type { Circuit } from '../circuit/circuit';
 import { accepted, type Outcome } from '../findings/finding';
-import type { LampSorts } from '../patterns/steady/parts';
 import { patternOf } from '../patterns/index';
+import type { Design } from '../patterns/pattern';
 import type { Build } from './choice';
 import type { SheetRequest } from './request';
 
@@ -33,6 +32,9 @@ export interface EarlierPlan {
   readonly layoutKey: string;
 }
 
+/** What is to be laid out, and in what its lamps are looked at. */
+type Wanted = Pick<Design, 'circuit' | 'sorts' | 'shows'>;
+
 interface Planned {
   readonly plan: Plan;
   readonly built: AsBuilt;
@@ -46,12 +48,8 @@ interface Planned {
  * The plan kept by hand while it makes the wanted circuit; else the one laid out before, while nothing that it hung
  * on has changed but values; else one laid out anew around what was fixed by hand.
  */
-export function planFor(
-  circuit: Circuit,
-  sorts: LampSorts,
-  request: SheetRequest,
-  build: Build,
-): Outcome<Planned> {
+export function planFor(wanted: Wanted, request: SheetRequest, build: Build): Outcome<Planned> {
+  const { circuit, sorts } = wanted;
   const { plan: kept, earlier } = request;
   const wish = {
     board: build.board,
@@ -68,13 +66,13 @@ export function planFor(
   const keep = sameBoard ? kept.placements.filter((p) => p.fixed && !p.standIn) : [];
   const layoutKey = JSON.stringify([wish, keep]);
   if (sameBoard) {
-    const built = stillRight(kept, circuit);
+    const built = stillRight(kept, wanted);
     const quality = qualityOf(kept);
     if (built) return accepted({ plan: kept, built, planKept: true, quality, method: 'kept', layoutKey });
   }
   if (earlier?.layoutKey === layoutKey) {
     const { plan, method } = earlier;
-    const built = stillRight(plan, circuit);
+    const built = stillRight(plan, wanted);
     if (built) return accepted({ plan, built, planKept: false, quality: qualityOf(plan), method, layoutKey });
   }
   const around = layOut({ circuit, ...wish, keep });
@@ -82,10 +80,17 @@ export function planFor(
   const outcome = around.ok || keep.length === 0 ? around : layOut({ circuit, ...wish });
   if (!outcome.ok) return outcome;
   const { plan, quality, method } = outcome.value;
-  return accepted({ plan, built: asBuilt(plan, circuit), planKept: false, quality, method, layoutKey });
+  return accepted({
+    plan,
+    built: asBuilt(plan, circuit, wanted.shows),
+    planKept: false,
+    quality,
+    method,
+    layoutKey,
+  });
 }
 
 /** What a plan makes, if it still makes the wanted circuit. */
-function stillRight(plan: Plan, circuit: Circuit): AsBuilt | undefined {
-  return makesWanted(plan, circuit) ? asBuilt(plan, circuit) : undefined;
+function stillRight(plan: Plan, { circuit, shows }: Wanted): AsBuilt | undefined {
+  return makesWanted(plan, circuit) ? asBuilt(plan, circuit, shows) : undefined;
 }

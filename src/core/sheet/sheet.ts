@@ -18,7 +18,7 @@ import { accepted, type Finding, type Outcome } from '../findings/finding';
 import { kitFor, type Kit } from '../kits/kit';
 import { stockKey } from '../kits/stock';
 import { substitutesFor, type Substitute } from '../kits/substitutes';
-import type { Checkpoint, Held } from '../observe/checkpoint';
+import type { Checkpoint, Held, Shows } from '../observe/checkpoint';
 import type { Goal } from '../patterns/goal';
 import { patternOf, type PatternId } from '../patterns/index';
 import type { Design, Means } from '../patterns/pattern';
@@ -63,6 +63,8 @@ export interface Sheet {
   readonly checkpoints: readonly Checkpoint[];
   /** What is pressed and turned while the build is tested. */
   readonly held: Held;
+  /** In what each lamp is looked at, where that is not the same for all. */
+  readonly shows?: Shows;
   /** What starts a build that moves, where it waits for a hand. */
   readonly started?: Held;
   readonly expected: Expectation;
@@ -85,10 +87,10 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
   const { choice, style } = request;
   const design = workOut(request);
   if (!design.ok) return design;
-  const { circuit, checkpoints, findings, supply, sorts, held, started, sums } = design.value;
+  const { circuit, checkpoints, findings, supply, sorts, held, started, shows, sums } = design.value;
   const build = choice.build ?? DEFAULT_BUILD;
   const pattern = patternOf(choice.pattern);
-  const planned = planFor(circuit, sorts, request, build);
+  const planned = planFor({ circuit, sorts, shows }, request, build);
   if (!planned.ok) return planned;
   const { plan, built } = planned.value;
   const share = Math.min(1, SMALL_CIRCUIT / circuit.parts.length);
@@ -98,7 +100,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
   const { ageGroup: age, extras = [] } = request;
   const batch = pattern.batch?.(choice.params) ?? 1;
   const parkOhms = parkingOhms(circuit, request);
-  const wishes = { age, batch, walk: sums.walk, extras, held, parkOhms };
+  const wishes = { age, batch, walk: sums.walk, extras, held, shows, parkOhms };
   const steps = asChecked(buildSteps(plan, circuit, built, wishes), expected.value);
   const isolations = halvesOf({ plan, circuit, held, parkOhms }, built.asWanted);
   const parked = isolations.length > 0 || steps.some(({ action }) => action === 'isolate');
@@ -150,6 +152,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
     soldering: soldering(plan),
     checkpoints,
     held,
+    ...(shows ? { shows } : {}),
     ...(started ? { started } : {}),
     expected: expected.value,
     kit,

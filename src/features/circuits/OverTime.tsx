@@ -23,7 +23,7 @@ import type { CoreApi } from '@/workers/coreApi';
 import { shownFigure, tellingNodes, tellingParts } from './figures';
 import { Shown } from './Shown';
 import { useAsked } from '@/features/asking/useAsked';
-import { Stopped, Working } from './Working';
+import { Stopped, Working } from '@/features/asking/Working';
 
 interface Question {
   readonly circuit: Circuit;

@@ -6,7 +6,7 @@ import { BandChart, type BandShape } from '@/features/charts/BandChart';
 import { screenSentence } from '@/messages/findings';
 import { Note } from '@/ui/Note';
 import { drawingWorkers } from '@/workers/client';
-import { Stopped, Working } from './Working';
+import { Stopped, Working } from '@/features/asking/Working';
 import { shareDraws, type Drawer, type SharedDraws } from '@/workers/sharedDraws';
 
 type State =

@@ -99,14 +99,16 @@ export function ThreeLegDrawing({ ends, label, leads }: Props & { leads: 'E-B-C'
 }
 
 /** What stands beside the board and comes in by leads. */
-export function LeadsDrawing({ ends, label, what }: Props & { what: string }) {
+export function LeadsDrawing({ ends, label, what }: Props & { what?: string | undefined }) {
   const [first] = ends;
   return (
     <>
       {ends.map(({ x, y }) => (
         <circle key={`${x} ${y}`} cx={x} cy={y} r="5" fill="none" stroke={DRAWN.pick} strokeWidth="2" />
       ))}
-      {first && <Label place={{ x: first.x + 9, y: first.y - 5 }} first={label} second={what} />}
+      {first && (
+        <Label place={{ x: first.x + 9, y: first.y - 5 }} first={label} {...(what ? { second: what } : {})} />
+      )}
     </>
   );
 }

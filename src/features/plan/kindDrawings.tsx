@@ -50,7 +50,7 @@ const DRAWINGS: { readonly [K in Drawn]: Draw<K> } = {
   ),
   speaker: ({ id }, ends) => <LeadsDrawing ends={ends} label={id} what="speaker" />,
   pin: ({ id }, ends) => <LeadsDrawing ends={ends} label={id} what="pin" />,
-  signal: ({ id }, ends) => <LeadsDrawing ends={ends} label={id} what="signal" />,
+  signal: ({ id, body }, ends) => <LeadsDrawing ends={ends} label={body?.id ?? id} />,
 };
 
 export function KindDrawing({

@@ -10,6 +10,7 @@ export const STAGES = [
   'parts',
   'sums',
   'day',
+  'sound',
   'plan',
   'try',
   'steps',
@@ -24,6 +25,7 @@ export const STAGE_NAMES: Readonly<Record<Stage, string>> = {
   parts: 'Parts',
   sums: 'Sums',
   day: 'Its day',
+  sound: 'Its sound',
   plan: 'Plan',
   try: 'Dry run',
   steps: 'Steps',
@@ -44,7 +46,7 @@ interface Props {
 export function StageMargin({ stage, sheet, sessions, trial, onStage }: Props) {
   return (
     <nav className="stage-margin" aria-label="Stages of the lesson">
-      {STAGES.filter((name) => name !== 'day' || moves(sheet)).map((name) => (
+      {STAGES.filter((name) => hasStage(name, sheet)).map((name) => (
         <button
           key={name}
           type="button"
@@ -62,9 +64,11 @@ export function StageMargin({ stage, sheet, sessions, trial, onStage }: Props) {
   );
 }
 
-/** Only what moves has a day. */
-function moves(sheet: Sheet | undefined): boolean {
-  const { timing, pulses, program } = sheet?.sums ?? {};
+/** Only what moves has a day, and only what listens has a sound. */
+function hasStage(stage: Stage, sheet: Sheet | undefined): boolean {
+  const { timing, pulses, program, sound } = sheet?.sums ?? {};
+  if (stage === 'sound') return sound !== undefined;
+  if (stage !== 'day') return true;
   return [timing, pulses, program].some((sums) => sums !== undefined);
 }
 
@@ -92,6 +96,8 @@ function headline(stage: Stage, sheet: Sheet | undefined, sessions: readonly Giv
       return sumsHeadline(sheet.sums);
     case 'day':
       return dayHeadline(sheet.sums);
+    case 'sound':
+      return 'music, and what lights';
     case 'plan':
       return `${BOARD_SHORT[choiceOf(sheet.plan.board)]}, ${counted(sheet.plan.placements.length - 1, 'piece')}`;
     case 'try':
@@ -109,7 +115,19 @@ function headline(stage: Stage, sheet: Sheet | undefined, sessions: readonly Giv
 
 const S = (seconds: number) => formatQuantity(seconds, 's', 2);
 
-function sumsHeadline({ timing, pulses, light, beam, loop, design, program, mix }: LessonSums): string {
+function sumsHeadline({
+  timing,
+  pulses,
+  light,
+  beam,
+  loop,
+  design,
+  program,
+  mix,
+  sound,
+}: LessonSums): string {
+  if (sound)
+    return `hub at ${formatQuantity(sound.stage.volts, 'V', 2)}, ${counted(sound.channels.length, 'channel')}`;
   if (mix) return mixName(mix);
   if (program)
     return `${counted(program.lamps.length, 'pin')}, ${formatQuantity(program.lamps[0]!.peak, 'A')}`;

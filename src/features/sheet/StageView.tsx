@@ -11,6 +11,7 @@ import { KitStage } from './stages/KitStage';
 import { PartsStage } from './stages/PartsStage';
 import { PlanStage } from './stages/PlanStage';
 import { DayStage } from './day/DayStage';
+import { SoundStage } from './sound/SoundStage';
 import { TryStage } from './dryRun/TryStage';
 import { StepsStage } from './stages/StepsStage';
 import { SumsStage } from './sums/SumsStage';
@@ -80,6 +81,8 @@ export function StageView(props: Props) {
       return (
         <DayStage sheet={sheet} request={props.request} title={content.title} onInstant={props.onInstant} />
       );
+    case 'sound':
+      return <SoundStage sheet={sheet} title={content.title} />;
     case 'plan':
       return (
         <PlanStage

@@ -16,6 +16,8 @@ import { BeamAlarmWish } from './wish/beamLesson';
 import { DuskControllerWish, LightSwitchWish } from './wish/lightLessons';
 import { SequenceTable } from './wish/SequenceTable';
 import { SequenceWish } from './wish/sequenceLesson';
+import { SoundLightsWish } from './wish/soundLesson';
+import { SoundInWords } from './wish/SoundInWords';
 import { PulsedWish } from './wish/pulsedLesson';
 import { useProblems } from './wish/problems';
 import type { WishProps } from './wish/wishProps';
@@ -48,6 +50,7 @@ const WISHES: { readonly [Id in PatternId]: (props: WishProps<ParamsOf<Id>>) => 
   'beam-alarm': BeamAlarmWish,
   sequence: SequenceWish,
   'dusk-controller': DuskControllerWish,
+  'sound-lights': SoundLightsWish,
 };
 
 /** The lesson as a sentence whose underlined words are its inputs. */
@@ -64,6 +67,7 @@ export function WishBar({ choice, style, onChange }: Props) {
       {choice.pattern === 'sequence' && (
         <SequenceTable params={choice.params} problems={problems} onChange={change} />
       )}
+      {choice.pattern === 'sound-lights' && <SoundInWords params={choice.params} onChange={change} />}
       {problems.notes}
     </>
   );

@@ -20,11 +20,12 @@ interface Question {
   readonly circuit: Circuit;
   readonly points: Sheet['checkpoints'];
   readonly meter: MeterFigures;
+  readonly shows: Sheet['shows'];
 }
 
 const ask = (core: Remote<CoreApi>, question: Question | null): Promise<Standing | undefined> =>
   question
-    ? core.asItStands(question.plan, question.circuit, question.points, question.meter)
+    ? core.asItStands(question.plan, question.circuit, question.points, question.meter, question.shows)
     : Promise.resolve(undefined);
 
 interface Desk {
@@ -52,7 +53,7 @@ export function useTrial(sheet: Sheet | undefined, meter: MeterFigures, desk: De
   const isTrial = inHand !== undefined || desk.trial !== undefined;
   const asked = plan && sheet && plan !== sheet.plan;
   const question: Question | null = asked
-    ? { plan, circuit: sheet.circuit, points: sheet.checkpoints, meter }
+    ? { plan, circuit: sheet.circuit, points: sheet.checkpoints, meter, shows: sheet.shows }
     : null;
   const { reply, waiting } = useAsked('quick', question, ask);
   const standing = asked

@@ -14,6 +14,7 @@ import { beamAlarm } from './beamAlarm';
 import { lightSwitch } from './lightSwitch';
 import { pulsed } from './pulsed';
 import { sequence } from './sequence';
+import { soundLights } from './soundLights';
 import { alternate, blink, blinkSimple, chain, oneShot, tone } from './timers';
 import type { PatternWords } from './words';
 
@@ -40,4 +41,5 @@ export const PATTERN_WORDS: Readonly<Record<PatternId, PatternWords>> = {
   'beam-alarm': beamAlarm,
   sequence,
   'dusk-controller': duskController,
+  'sound-lights': soundLights,
 };

@@ -29,18 +29,31 @@ export function wiringOf(circuit: Circuit): Wiring {
   const plus = supply?.legs['plus'] ?? '';
   const minus = supply?.legs['minus'] ?? circuit.ground;
   const isHub = (net: string) => net === plus || net === minus || (legs.get(net) ?? 0) > HUB_LEGS;
-  return { bodies, supply, plus, minus, legs, block: blocksOf(bodies, isHub) };
+  const isRail = (net: string) => net === plus || net === minus;
+  return { bodies, supply, plus, minus, legs, block: blocksOf(bodies, isHub, isRail) };
 }
 
-/** Things that hang together by nets that are no hubs make one block: a string, a rung, a channel. */
-function blocksOf(bodies: readonly Thing[], isHub: (net: string) => boolean): Map<string, number> {
+/**
+ * Things that hang together by nets that are no hubs make one block: a string, a rung, a channel. What stands between a
+ * rail and a hub belongs to whatever was on that hub before.
+ */
+function blocksOf(
+  bodies: readonly Thing[],
+  isHub: (net: string) => boolean,
+  isRail: (net: string) => boolean,
+): Map<string, number> {
+  const hubBlock = new Map<string, string>();
   const netBlock = new Map<string, number>();
   const block = new Map<string, number>();
   let next = 0;
   for (const body of bodies) {
     const nets = Object.values(body.legs).filter((net) => !isHub(net));
     const met = nets.flatMap((net) => netBlock.get(net) ?? []);
-    const mine = met.length ? Math.min(...met) : next++;
+    const hubs = Object.values(body.legs).filter((net) => isHub(net) && !isRail(net));
+    const host =
+      nets.length === 0 ? hubs.map((net) => hubBlock.get(net)).find((id) => id !== undefined) : undefined;
+    const mine = met.length ? Math.min(...met) : host !== undefined ? block.get(host)! : next++;
+    for (const net of hubs) if (!hubBlock.has(net)) hubBlock.set(net, body.id);
     for (const [net, number] of netBlock) if (met.includes(number)) netBlock.set(net, mine);
     for (const [id, number] of block) if (met.includes(number)) block.set(id, mine);
     for (const net of nets) netBlock.set(net, mine);

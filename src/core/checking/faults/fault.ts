@@ -1,5 +1,5 @@
 import type { Plan } from '../../board/plan';
-import type { Checkpoint } from '../../observe/checkpoint';
+import type { Checkpoint, Shows } from '../../observe/checkpoint';
 import type { MeterUse } from '../../observe/meter';
 import type { FaultCode, Mistake } from '../../parts/mistake';
 import type { Surroundings } from '../../parts/part';
@@ -14,6 +14,8 @@ export interface FaultContext extends Surroundings {
   readonly plan: Plan;
   /** Where it is measured, for slips that touch one reading only. */
   readonly points: readonly Checkpoint[];
+  /** In what each lamp is looked at, where that is not the same for all. */
+  readonly shows?: Shows | undefined;
 }
 
 /** States in which a right build may stand: knob, button and pack are as they are. */

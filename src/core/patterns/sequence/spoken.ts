@@ -1,17 +1,12 @@
 import { CONTROLLERS } from '../../catalogue/controllers';
-import { LAMP_TYPES, type LampType } from '../../catalogue/lamps';
+import type { LampType } from '../../catalogue/lamps';
+import { COLOUR_WORDS as COLOURS } from '../../catalogue/lampWords';
 import { accepted, finding, refused, type Outcome } from '../../findings/finding';
 import { nearestPin } from '../../program/pins';
 import { COLUMNS_MOST, ROUNDS_MOST, ROWS_MOST, ROW_SECONDS } from '../../program/table';
 import { parseQuantity } from '../../quantities/parse';
 import type { SequenceParams } from './params';
 
-/** Colours by the words that people have for them. */
-const COLOURS: Readonly<Record<string, LampType>> = {
-  ...Object.fromEntries(LAMP_TYPES.map((type) => [type, type])),
-  amber: 'yellow',
-  purple: 'violet',
-};
 const ROUNDS: Readonly<Record<string, number>> = {
   once: 1,
   twice: 2,

@@ -2,64 +2,34 @@ import type { BeamSums } from '../../answers/beam';
 import type { RuleSums } from '../../answers/duskRule';
 import type { LightSums } from '../../answers/lampInLight';
 import { batteryLife, DIM_AMPS, type BatteryLife } from '../../answers/battery';
-import { brightnessAt, type Brightness } from '../../catalogue/brightness';
+import type { Brightness } from '../../catalogue/brightness';
 import type { LampType } from '../../catalogue/lamps';
 import { ratingFor } from '../../catalogue/ratings';
 import {
-  AGES,
   isSteady,
   SUPPLIES,
   supplyFigures,
-  type Age,
   type SourceChoice,
   type SupplyFigures,
 } from '../../catalogue/supplies';
 import { isKind, type Circuit } from '../../circuit/circuit';
-import { sourceOf } from '../../circuit/source';
 import { accepted, type Outcome } from '../../findings/finding';
 import type { Amps, Hours, Ohms, Volts, Watts } from '../../quantities/units';
+import type { Held, Shows } from '../../observe/checkpoint';
 import { withHeld } from '../../observe/held';
 import { lampsSeen } from '../../observe/looks';
 import type { Observation } from '../../observe/observation';
-import { mayMove, observe, reportOf, supplyAmps } from '../../observe/observe';
+import { mayMove, observe, supplyAmps } from '../../observe/observe';
 import type { ChipTimes, Helper, LampTurn } from '../timed/figures';
 import type { ProgramSums } from '../../program/sums';
 import type { PulseSums } from '../pulsed/pulses';
 import type { MixSums } from '../rgb/mix';
 import type { LoopSums } from '../single/working';
+import type { SoundSums } from '../soundLights/sums';
+import { ageRow, ageRows, distinct, rowOf, type AgeRow } from './ages';
 import { heldToShow } from './checkpoints';
 import { atAge, type LampSorts } from './parts';
 import type { Way } from './way';
-
-export interface LampFigure {
-  readonly part: string;
-  readonly type: LampType;
-  /** What the eye goes by: of pulses too fast to be seen the mean, of a light that comes and goes what it carries while it is lit. */
-  readonly amps: Amps;
-  /** The most that it carries at any instant. */
-  readonly peak: Amps;
-  readonly volts: Volts;
-  readonly brightness: Brightness;
-  /** Of the lamp's continuous maximum. */
-  readonly share: number;
-}
-
-/** A circuit at one age of its supply, solved. */
-export interface AgeRow {
-  readonly age: Age;
-  /** At the supply's own terminals. */
-  readonly supplyVolts: Volts;
-  readonly amps: Amps;
-  readonly lamps: readonly LampFigure[];
-  /** Heat in everything but lamps, chips and the supply itself. */
-  readonly lostWatts: Watts;
-  readonly hottest?: {
-    readonly part: string;
-    readonly watts: Watts;
-    readonly volts: Volts;
-    readonly amps: Amps;
-  };
-}
 
 /** The sum for one string: its lamps' volts, what is left, and the resistor that takes it. */
 export interface StringSum {
@@ -152,65 +122,11 @@ export interface LessonSums {
   readonly beam?: BeamSums;
   /** What else the circuit wants, and what for. */
   readonly helpers?: readonly Helper[];
+  /** From a sound to the lamps of its channel. */
+  readonly sound?: SoundSums;
   /** The working of a lesson of one lamp, line by line, and the other schools beside it. */
   readonly loop?: LoopSums;
 }
-
-/** A circuit off its supply at every age. */
-export function ageRows(circuit: Circuit, choice: SourceChoice, sorts: LampSorts): Outcome<AgeRow[]> {
-  const rows: AgeRow[] = [];
-  for (const age of AGES) {
-    const row = ageRow(atAge(circuit, choice, age), age, sorts);
-    if (!row.ok) return row;
-    rows.push(row.value);
-  }
-  return accepted(rows);
-}
-
-export function ageRow(circuit: Circuit, age: Age, sorts: LampSorts): Outcome<AgeRow> {
-  const outcome = observe(circuit);
-  return outcome.ok ? accepted(rowOf(outcome.value, age, sorts)) : outcome;
-}
-
-function rowOf(seen: Observation, age: Age, sorts: LampSorts): AgeRow {
-  const { circuit } = seen;
-  const looks = new Map(lampsSeen(seen).map((lamp) => [lamp.part, lamp]));
-  const lamps = circuit.parts.flatMap((part): LampFigure[] => {
-    if (!isKind(part, 'led')) return [];
-    const { volts } = reportOf(seen, part.id);
-    const look = looks.get(part.id)!;
-    const [amps, peak] =
-      seen.kind === 'moving'
-        ? [look.glow, look.peak]
-        : [reportOf(seen, part.id).amps, reportOf(seen, part.id).amps];
-    const share = amps / part.params.maxAmps;
-    const brightness = brightnessAt(Math.max(0, amps), part.params.maxAmps);
-    const type = sorts[part.id] ?? 'red';
-    return [{ part: part.id, type, amps, peak, volts, brightness, share }];
-  });
-  const supply = sourceOf(circuit);
-  const warm = circuit.parts
-    .filter((part) => WARM.has(part.kind))
-    .map(({ id }) => ({ part: id, ...reportOf(seen, id) }));
-  const hottest = warm.reduce<(typeof warm)[0] | undefined>(
-    (best, part) => (!best || part.watts > best.watts * (1 + 1e-9) ? part : best),
-    undefined,
-  );
-  return {
-    age,
-    supplyVolts: supply ? reportOf(seen, supply.id).volts : 0,
-    amps: supply ? -reportOf(seen, supply.id).amps : 0,
-    lamps,
-    lostWatts: circuit.parts
-      .filter((part) => LOSES.has(part.kind))
-      .reduce((sum, { id }) => sum + reportOf(seen, id).watts, 0),
-    ...(hottest ? { hottest } : {}),
-  };
-}
-
-const WARM: ReadonlySet<string> = new Set(['resistor', 'potentiometer', 'zener']);
-/** What turns power into heat and nothing else. */
-const LOSES: ReadonlySet<string> = new Set([...WARM, 'transistor', 'ldr', 'diode', 'pin']);
 
 /** How long a battery serves: until the dimmest lamp is too dim, or until it is empty, whichever comes first. */
 export interface Life extends Pick<BatteryLife, 'toDim' | 'toEmpty'> {
@@ -299,14 +215,29 @@ export interface SumsRequest {
   readonly brief?: boolean | undefined;
   /** The circuit as it has been observed, where it moves: in brief, that age of the supply is told alone. */
   readonly seen?: Observation | undefined;
+  /** In what each lamp is looked at, where that is not the same for all. */
+  readonly shows?: Shows | undefined;
+}
+
+/** Every age of the supply; in brief, of what takes long to follow, the one that is designed for alone. */
+function agesOf({ circuit, supply, sorts, seen, shows, brief }: SumsRequest): Outcome<AgeRow[]> {
+  if (brief && seen?.kind === 'moving') return accepted([rowOf(seen, supply.age, sorts)]);
+  if (!brief || !shows) return ageRows(circuit, supply, sorts, shows);
+  const row = ageRow(circuit, supply.age, sorts, shows);
+  return row.ok ? accepted([row.value]) : row;
+}
+
+/** What a battery is taken to be used with, of what the lamps are looked at in: the middle one. */
+function livesWith(shows: Shows = {}): Held | undefined {
+  const helds = distinct(Object.values(shows));
+  return helds[helds.length >> 1];
 }
 
 /** The figures that every steady-light circuit has. */
 export function lessonSums(request: SumsRequest): Outcome<LessonSums> {
   const { circuit, supply, sorts } = request;
-  const { seen } = request;
-  const alone = request.brief && seen?.kind === 'moving';
-  const ages = alone ? accepted([rowOf(seen, supply.age, sorts)]) : ageRows(circuit, supply, sorts);
+  const { shows } = request;
+  const ages = agesOf(request);
   if (!ages.ok) return ages;
   const worst = worstRows(circuit, supply, sorts, ages.value);
   const hottest = worst.reduce((a, b) => ((b.hottest?.watts ?? 0) > (a.hottest?.watts ?? 0) ? b : a));
@@ -319,7 +250,7 @@ export function lessonSums(request: SumsRequest): Outcome<LessonSums> {
     hottest,
     worst,
     rating: ratingFor(hottest.hottest?.watts ?? 0, request.ratingShare),
-    life: request.brief ? undefined : lifeOf(circuit, supply, sorts),
+    life: request.brief ? undefined : lifeOf(withHeld(circuit, livesWith(shows)), supply, sorts),
     ways: [],
   });
 }

@@ -2,10 +2,11 @@ import type { SourceChoice } from '../../catalogue/supplies';
 import { SUPPLIES } from '../../catalogue/supplies';
 import { isKind, type Circuit, type PartOf } from '../../circuit/circuit';
 import { accepted, finding, type Finding, type Outcome } from '../../findings/finding';
-import type { Checkpoint, Held } from '../../observe/checkpoint';
+import type { Checkpoint, Held, Shows } from '../../observe/checkpoint';
 import type { Observation } from '../../observe/observation';
 import type { Design, Means } from '../pattern';
-import { lessonSums, type AgeRow, type LessonSums, type StringSum } from './figures';
+import { lessonSums, type LessonSums, type StringSum } from './figures';
+import { type AgeRow } from './ages';
 import type { LampSorts } from './parts';
 import { heldToShow, steadyCheckpoints } from './checkpoints';
 
@@ -18,6 +19,7 @@ interface Unfinished {
   readonly strings?: readonly StringSum[];
   readonly checkpoints?: readonly Checkpoint[];
   readonly held?: Held;
+  readonly shows?: Shows;
   /** The circuit as it has been observed, where it moves. */
   readonly seen?: Observation;
   readonly findings?: readonly Finding[];
@@ -35,6 +37,7 @@ export function finish(unfinished: Unfinished, means: Means): Outcome<Design> {
     strings,
     ratingShare,
     brief: means.brief,
+    shows: unfinished.shows,
     seen: unfinished.seen,
   });
   if (!sums.ok) return sums;
@@ -46,6 +49,7 @@ export function finish(unfinished: Unfinished, means: Means): Outcome<Design> {
     sorts,
     checkpoints: unfinished.checkpoints ?? steadyCheckpoints(circuit),
     held: unfinished.held ?? heldToShow(circuit),
+    ...(unfinished.shows ? { shows: unfinished.shows } : {}),
     sums: whole,
     findings: [...(unfinished.findings ?? []), ...remarks(whole, means)],
   });

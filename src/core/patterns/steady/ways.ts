@@ -3,7 +3,8 @@ import { isKind, type Circuit } from '../../circuit/circuit';
 import { isSource } from '../../circuit/source';
 import { finding, type Finding, type Outcome } from '../../findings/finding';
 import type { Means } from '../pattern';
-import { ageRow, lessonSums, type AgeRow } from './figures';
+import { lessonSums } from './figures';
+import { ageRow, type AgeRow } from './ages';
 import type { LampSorts } from './parts';
 import type { Way, WayFigures, WayKind } from './way';
 

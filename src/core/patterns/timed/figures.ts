@@ -55,7 +55,15 @@ export interface Helper {
     | 'quiet-control'
     | 'sets-light'
     | 'sets-hush'
-    | 'guards-base';
+    | 'guards-base'
+    | 'mixes'
+    | 'feeds-back'
+    | 'loads-stage'
+    | 'lets-sound-in'
+    | 'keeps-highs-out'
+    | 'keeps-lows-out'
+    | 'drives-base'
+    | 'holds-off';
 }
 
 /** The times of one chip: wished, chosen, by the rule of thumb, and solved. */

@@ -30,6 +30,8 @@ export interface Run extends Samples {
   readonly window: readonly [number, number];
   /** Every output that went up or down, in order, from t = 0. */
   readonly events: readonly Switching[];
+  /** Means of each part's amps over one frame after another, where the plan wants them. */
+  readonly frames?: Readonly<Record<string, Float64Array>>;
   /** When it ended: its whole span, or where enough had been seen. */
   readonly ended: number;
   /** Steps taken in time. */
@@ -52,6 +54,8 @@ export class Passage {
   private whole: Window | undefined;
   private sourced: Window | undefined;
   private wanted = Infinity;
+  private framed: Window | undefined;
+  private readonly frames: number[][] = [];
   private taken = 0;
   private readonly events: Switching[] = [];
   private stopped = false;
@@ -116,6 +120,7 @@ export class Passage {
     let mark = min(this.plan.seconds, this.samples.due);
     for (let i = 0; i < this.waves.length; i++) mark = min(mark, this.waves[i]!.nextJump());
     if (!this.whole) mark = min(mark, this.plan.settle);
+    if (this.framed) mark = min(mark, this.framed.from + this.plan.frame!);
     if (this.sourced && this.sourceEnd > this.time + this.near) mark = min(mark, this.sourceEnd);
     return max(mark, this.time + this.near);
   }
@@ -230,10 +235,31 @@ export class Passage {
       this.sourced = openWindow(time, this.charge.total);
       this.cycles = this.latches.all.map((latch) => new CycleCount(latch.high(), time, this.plan.skip));
     }
+    this.noticeFrame();
     if (this.whole) closeWindow(this.whole, time, this.charge.total);
     if (this.sourced && this.sourced.to < this.sourceEnd && reached(this.sourceEnd)) {
       closeWindow(this.sourced, this.sourceEnd, this.charge.total);
     }
+  }
+
+  /** Closes a frame that has its length, and opens the next. */
+  private noticeFrame(): void {
+    const { time, plan, framed } = this;
+    if (plan.frame === undefined) return;
+    if (framed && time < framed.from + plan.frame - this.near) return;
+    if (framed) {
+      closeWindow(framed, time, this.charge.total);
+      this.frames.push(this.charge.meansOver(framed).parts);
+    }
+    this.framed = openWindow(time, this.charge.total);
+  }
+
+  private frameMeans(): Pick<Run, 'frames'> {
+    if (this.plan.frame === undefined) return {};
+    const column = (i: number) => Float64Array.from(this.frames, (parts) => parts[i]!);
+    return {
+      frames: Object.fromEntries(this.compiled.placed.map(({ part }, i) => [part.id, column(i)])),
+    };
   }
 
   report(): Run {
@@ -256,6 +282,7 @@ export class Passage {
       nodeMeans: { [this.compiled.circuit.ground]: 0, ...Object.fromEntries(nodeMeans) },
       window: [window.from, window.to],
       events: this.events,
+      ...this.frameMeans(),
       ended: this.time,
       steps: this.taken,
     };

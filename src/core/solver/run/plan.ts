@@ -7,6 +7,8 @@ export interface RunPlan {
   readonly skip: number;
   /** Evenly spaced instants to record, both ends included; or every step that is taken. */
   readonly samples: number | 'steps';
+  /** Means of every part's amps are taken over so many seconds at a time, one after another. */
+  readonly frame?: number;
 }
 
 export const RUN_DEFAULTS = { settle: 0, skip: 0, samples: 2000 } as const;

@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import type { Outcome } from '@/core';
 import { screenSentence } from '@/messages/findings';
 import { Note } from '@/ui/Note';
-import { Stopped, Working } from '../Working';
+import { Stopped, Working } from '@/features/asking/Working';
 import type { Asked } from '@/features/asking/useAsked';
 
 interface Props<T> {

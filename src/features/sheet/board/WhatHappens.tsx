@@ -21,7 +21,8 @@ export function WhatHappens({ sheet, trial }: { sheet: Sheet; trial: Trial }) {
       <div className="verdict-line">
         <StatusMark status={!built.asWanted ? 'off' : warned ? 'close' : 'right'} size={13} />
         <div>
-          <strong>{said}</strong> {happening(built, name)}
+          <strong>{said}</strong> {sheet.shows ? 'Each lamp at its own tone: ' : ''}
+          {happening(built, name)}
           {!isTrial && <span className="small-print"> Pick up a part to see what a mistake would do.</span>}
           {isTrial && bad && (
             <span className="small-print"> Steps and checks stay with the plan that works.</span>

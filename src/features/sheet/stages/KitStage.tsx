@@ -167,6 +167,7 @@ const LOST: Readonly<Record<StockSpec['kind'], string>> = {
   timer: 'timer chips',
   'light-sensor': 'light sensors',
   speaker: 'speakers',
+  'sound-lead': 'sound leads',
   controller: 'controllers',
   'clip-lead': 'clip leads',
   fuse: 'fuses',

@@ -100,8 +100,8 @@ function lines(sum: StringSum, { sums, circuit }: Sheet, style: HouseStyle): Sum
     ...(own
       ? [
           {
-            name: realName(knobs, output !== undefined),
-            work: `solved in the whole circuit, ${formatPercent(own.share)} of the lamp’s limit${knobs ? '; the sum above is for the knob fully up' : ''}`,
+            name: realName(knobs, output !== undefined, sums.sound !== undefined),
+            work: `solved in the whole circuit, ${sums.sound ? `${formatQuantity(own.peak, 'A', 2)} at most in every swing, its mean ` : ''}${formatPercent(own.share)} of the lamp’s limit${knobs ? '; the sum above is for the knob fully up' : ''}`,
             figure: formatQuantity(Math.max(0, own.amps), 'A'),
             strong: true,
           },
@@ -122,7 +122,8 @@ function outputLines({ output }: StringSum): SumLine[] {
   return [{ name: OUTPUT_KEEPS[output.level], work: 'the chip’s own figure', figure: V(output.volts) }];
 }
 
-function realName(knobs: string, driven: boolean): string {
+function realName(knobs: string, driven: boolean, heard: boolean): string {
+  if (heard) return 'mean current, at its own tone';
   if (knobs) return `real current, ${knobs}`;
   return driven ? 'real current while it is lit' : 'real current with it';
 }

@@ -17,6 +17,7 @@ import { LampsAtAges } from './LampsAtAges';
 import { LoopWork } from './LoopWork';
 import { RuleWork } from './RuleWork';
 import { SumBlockTable } from './SumBlockTable';
+import { SoundWork } from './SoundWork';
 import { StringWork } from './StringWork';
 import { MixWork } from './MixWork';
 import { ProgramWork } from './ProgramWork';
@@ -79,6 +80,7 @@ function FullWorking({ sheet, style, choice, title, onChoice }: Omit<Props, 'lev
       {sums.ways.length > 1 && (
         <WaysTable ways={sums.ways} style={style} choice={choice} onChoice={onChoice} />
       )}
+      {sums.sound && <SoundWork sound={sums.sound} />}
       {sums.beam && <BeamWork beam={sums.beam} />}
       {sums.timing && <TimingWork timing={sums.timing} choice={choice} onChoice={onChoice} />}
       {sums.turns && <TurnTable turns={sums.turns} />}

@@ -14,13 +14,13 @@ export function Totals({ sums, style }: { sums: LessonSums; style: HouseStyle })
   const warm = hottest.hottest;
   const { pulses } = sums;
   // Of what comes and goes the mean power is not the product of the means.
-  const moves = pulses !== undefined || sums.timing !== undefined;
+  const moves = pulses !== undefined || sums.timing !== undefined || sums.sound !== undefined;
   const rows: readonly (readonly [string, string, string])[] = [
     [
       'current of everything',
       pulses
         ? `on average, at ${formatQuantity(design.supplyVolts, 'V')} on average`
-        : `supply ${AGE_NAMES[design.age]}, ${formatQuantity(design.supplyVolts, 'V')} at its ends`,
+        : `supply ${AGE_NAMES[design.age]}, ${formatQuantity(design.supplyVolts, 'V')} at its ends${sums.sound ? ', at the tone that takes most' : ''}`,
       A(design.amps),
     ],
     [

@@ -2,6 +2,7 @@
 
 import Button from 'react-bootstrap/Button';
 import ProgressBar from 'react-bootstrap/ProgressBar';
+import './working.css';
 
 /** What was stopped, with a way to begin it again. */
 export function Stopped({ onAgain }: { onAgain: () => void }) {

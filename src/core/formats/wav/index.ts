@@ -1,0 +1,3 @@
+export { bytesOf, fromWav } from './fromWav';
+export { toWav } from './toWav';
+export { wavHead, type WavHead } from './wavHead';
