@@ -190,6 +190,12 @@ describe.each(LESSONS.map((lesson) => [lesson.title, lesson] as const))(
         for (const name of pinned) expect(talk.path).toContain(name);
         return;
       }
+      if (sheet.sums.sound) {
+        const { lead, stage, channels } = sheet.sums.sound;
+        for (const id of [lead, stage.transistor, ...channels.map(({ transistor }) => transistor)])
+          expect(talk.path).toContain(id);
+        return;
+      }
       if (sheet.sums.light) {
         for (const { id } of sheet.circuit.parts)
           if (!isSource(sheet.circuit, id)) expect(talk.path).toContain(id);
@@ -205,6 +211,13 @@ describe.each(LESSONS.map((lesson) => [lesson.title, lesson] as const))(
       if (sheet.sums.beam) {
         expect(talk.sum).toContain(sheet.sums.beam.sensor);
         expect(talk.sum).toContain(sheet.sums.beam.trim);
+        return;
+      }
+      if (sheet.sums.sound) {
+        const { stage, channels } = sheet.sums.sound;
+        const tones = channels.map(({ tone }) => formatQuantity(tone, 'Hz', 2));
+        for (const figure of [formatQuantity(stage.volts, 'V', 3), ...tones])
+          expect(plain(talk.sum)).toContain(plain(figure));
         return;
       }
       if (sheet.sums.timing) {

@@ -43,8 +43,10 @@ export function useListening(key: string) {
     },
     [key],
   );
-  const change = (number: number, next: (before: Listening) => Listening) =>
-    setShown((before) => (running.current === number ? { key, listening: next(before.listening) } : before));
+  const change = (number: number, next: (before: Listening) => Listening) => {
+    // What comes from work that has been given up is nothing.
+    if (running.current === number) setShown((before) => ({ key, listening: next(before.listening) }));
+  };
   const start = (circuit: Circuit, sound: TestSound | Music, loudness: number) => {
     const number = Date.now();
     running.current = number;
