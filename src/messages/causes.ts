@@ -21,6 +21,7 @@ const CAUSES: Readonly<Record<Cause['code'], CauseWords>> = {
   right: () => 'as planned',
   'knob-elsewhere': ({ part, position = 0 }) => `${part} turned to ${formatPercent(1 - position)} up`,
   'button-open': ({ part }) => `${part} not pressed`,
+  'switch-off': ({ part }) => `${part} not switched on`,
   'supply-used': ({ part, volts = 0 }) => `${part} part-used, about ${formatQuantity(volts, 'V', 2)}`,
   'lamp-reversed': ({ part }) => `${part} the wrong way round`,
   'lamp-open': ({ part }) => `${part} burnt out or missing`,
@@ -105,6 +106,7 @@ function broadWords(cause: Cause, points: Points): string {
 /** What to do where measuring tells no more, by what is likeliest. */
 const DO_NEXT: Readonly<Partial<Record<Cause['code'], (data: Cause['data']) => string>>> = {
   'button-open': ({ part }) => `hold ${part} pressed and measure again`,
+  'switch-off': ({ part }) => `switch ${part} on and measure again`,
   'knob-elsewhere': ({ part }) => `turn ${part} to where the card says and measure again`,
   'supply-used': () => 'note the pack’s volts; nothing is wrong with the build',
   'lamp-reversed': ({ part }) => `turn ${part} round: if it stays dark, swap it`,

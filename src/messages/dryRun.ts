@@ -56,6 +56,7 @@ const WHY: Readonly<Record<Cause['code'], Why>> = {
   right: () => 'Everything is as planned.',
   'knob-elsewhere': () => 'The knob sets how many ohms are in the way, and with them the current.',
   'button-open': () => `${NO_WAY} The button closes it only while it is held.`,
+  'switch-off': () => `${NO_WAY} The switch opens it until it is put on again.`,
   'supply-used': () => 'A used pack has fewer volts and more ohms of its own, so less current flows.',
   'lamp-reversed': () => BLOCKS,
   'lamp-open': () => NO_WAY,

@@ -151,7 +151,7 @@ function litWords(gate: Gate, lit: readonly string[], sheet: Sheet): string {
   if (blinks.length > 0) return blinkWords(gate, lit, blinks, sheet);
   const verb = lit.length === 1 ? 'lights' : 'light';
   if (lit.length === all.length && looks.length === 1 && all.length > 1)
-    return `All ${all.length} lamps are ${looks[0]}`;
+    return `${all.length === 2 ? 'Both' : `All ${all.length}`} lamps are ${looks[0]}`;
   if (all.length === 1 && looks.length === 1) return `The lamp is ${looks[0]}`;
   return `${listWords(lit.map((id) => ownName(sheet.circuit, id)))} ${verb}`;
 }

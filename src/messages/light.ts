@@ -9,6 +9,7 @@ import {
   type LightSums,
   type Scene,
 } from '@/core';
+import { listWords } from './stepWords';
 import type { SumLine } from './sumLines';
 
 /** A scene after `it is`: `at dusk`. */
@@ -98,10 +99,10 @@ export function trimWords({ range, trim }: LightSums): string {
 }
 
 /** The two ways of the current, and what hangs between them. */
-export function lightPath({ way, sensor, trim }: LightSums): string {
+export function lightPath({ way, sensor, trim, through = ['R1'] }: LightSums): string {
   const [first, second] = way === 'dark-on' ? [trim, sensor] : [sensor, trim];
   const base = way === 'dark-on' ? 'hangs the base of Q1' : 'hangs the base of Q1, behind R3';
-  return `The lamp’s way: out of plus, through R1, D1 and Q1, back to minus. Beside it: out of plus, through ${first} and ${second}, back to minus; between these two ${base}.`;
+  return `The lamp’s way: out of plus, through ${listWords([...through, 'D1', 'Q1'])}, back to minus. Beside it: out of plus, through ${first} and ${second}, back to minus; between these two ${base}.`;
 }
 
 export function lightPredictions({ way, lit, dark, sensor }: LightSums): string[] {

@@ -63,6 +63,8 @@ export function namesIn(circuit: Circuit, plan?: Pick<Plan, 'placements'>): Nami
   return (id) => {
     const own = ownName(circuit, id);
     if (pinNumber(id) !== undefined) return own;
+    const part = partOf(circuit, id);
+    if (part?.kind === 'switch' && part.params.stays) return `the switch ${id}`;
     return own === id ? thingName(kindIn(circuit, id, plan), id) : `the ${own}`;
   };
 }
@@ -233,7 +235,8 @@ const LED_BY: Readonly<Partial<Record<SourceKind, string>>> = {
 type StockWords = { readonly [K in StockSpec['kind']]: (spec: Extract<StockSpec, { kind: K }>) => string };
 const STOCK_WORDS: StockWords = {
   resistor: ({ ohms }) => `resistor ${formatOhms(ohms)}`,
-  led: ({ lamp }) => `lamp, ${lampName(lamp)}`,
+  led: ({ lamp, inside }) =>
+    `lamp, ${lampName(lamp)}${inside === undefined ? '' : `, with ${formatOhms(inside)} inside`}`,
   cell: ({ supply }) => SUPPLY_NAMES[supply].one,
   holder: ({ supply, cells }) =>
     (cells === 1 ? HELD_BY[supply] : undefined) ??
@@ -244,6 +247,7 @@ const STOCK_WORDS: StockWords = {
   potentiometer: ({ ohms }) => `potentiometer ${formatOhms(ohms)}`,
   zener: ({ volts }) => `zener ${formatQuantity(volts, 'V')}`,
   button: () => 'push button',
+  'slide-switch': () => 'slide switch',
   'rgb-lamp': ({ common }) => `three-colour lamp, common ${common}`,
   'tinned-wire': () => 'tinned wire, pieces',
   tape: () => 'copper tape, pieces',

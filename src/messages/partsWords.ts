@@ -29,7 +29,7 @@ const TOLD: Readonly<Record<Kind, string | undefined>> = {
   potentiometer:
     'Three legs, no polarity. The middle one is the slider; with the outer ones exchanged the knob only turns the other way.',
   switch:
-    'No polarity. Of a button with four legs two and two are joined inside: take two that lie cornerwise.',
+    'No polarity. A switch stays as it is put, a button is closed only while it is held. Of a button with four legs two and two are joined inside: take two that lie cornerwise.',
   capacitor:
     'A tall round one has a stripe beside its minus leg, and its longer leg is plus. A flat ceramic one has no polarity.',
   inductor: 'No polarity.',

@@ -130,6 +130,7 @@ export function heldWords(held: Held | undefined): string {
   const words = others.map(([part, state]) => {
     if (typeof state === 'number') return `${part} ${turnWords(state)}`;
     if (state === 'pressed') return `press ${part} once`;
+    if (state === 'on') return `switch ${part} on`;
     if (state === 'cut') return `hold a hand into the beam of ${part}`;
     if (isScene(state)) return `${part} ${SCENE_WORDS[state]}`;
     return state === 'closed' ? `hold ${part} pressed` : `leave ${part} alone`;

@@ -179,6 +179,12 @@ function placeWords(step: Extract<Step, { action: 'place-part' }>, sheet: Sheet)
       };
     }
     case 'switch':
+      if (staysPut(step.part, sheet))
+        return {
+          title: `Put the switch ${step.part} in ${holes}.`,
+          detail: 'Either way round is right. Leave it off while you build.',
+          why: 'It takes the supply from everything at once, and stays as it is put.',
+        };
       return {
         title: `Put the push button ${step.part} in ${holes}.`,
         detail: 'Either way round is right.',
@@ -222,6 +228,12 @@ function lampsBehind(resistor: string, { sums }: Sheet) {
   const { lamps } = sums.design;
   if (!own) return lamps.length === 1 ? lamps : [];
   return lamps.filter(({ part }) => own.lamps.some((lamp) => lamp.part === part));
+}
+
+/** Whether it is a switch that stays as it is put, no button. */
+function staysPut(id: string, { circuit }: Sheet): boolean {
+  const part = partOf(circuit, id);
+  return part?.kind === 'switch' && part.params.stays === true;
 }
 
 /** What a test half-way asks for and shows, of what stands on the board by then. */

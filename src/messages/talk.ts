@@ -169,7 +169,7 @@ const WHY: Readonly<Record<Kind, string>> = {
   led: 'The lamp lets current pass one way only, and turns some of it into light.',
   potentiometer: 'The potentiometer is a resistor that a hand can change.',
   zener: 'The zener lets current pass backwards only above its own volts: it is the threshold.',
-  switch: 'The button sees to it that current flows only while somebody holds it.',
+  switch: 'A button or a switch opens the ring: without it closed, nothing flows anywhere.',
   capacitor: 'The capacitor keeps charge: its volts cannot jump, they take time.',
   inductor: 'The coil keeps current flowing for a moment when the volts are gone.',
   diode: 'The diode lets current pass one way only, and keeps a little of the volts for itself.',

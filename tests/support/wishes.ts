@@ -148,7 +148,15 @@ export const WISHES: { readonly [Id in PatternId]: fc.Arbitrary<ParamsOf<Id>> } 
     }),
   ),
   'light-switch': fc
-    .record({ supply, lamp, amps, lit: fc.constantFrom(...SCENES), dark: fc.constantFrom(...SCENES) })
+    .record({
+      supply,
+      lamp,
+      amps,
+      lit: fc.constantFrom(...SCENES),
+      dark: fc.constantFrom(...SCENES),
+      power: fc.option(lamp, { nil: undefined }),
+      madeFor: fc.option(fc.constantFrom(5 as const, 9 as const, 12 as const), { nil: undefined }),
+    })
     .filter(({ lit, dark }) => lit !== dark),
   pulsed: fc.record({
     lamp,

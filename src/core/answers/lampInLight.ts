@@ -28,6 +28,8 @@ export interface LightSums {
   readonly dark: Scene;
   readonly sensor: string;
   readonly trim: string;
+  /** What the lamp’s current passes before it. */
+  readonly through?: readonly string[];
   /** Half way between the two scenes, by ratio: where it should switch. */
   readonly aimLux: Lux;
   /** Where the lamp carries half of what it is wished to, with the sensor as named and at either end of its sort. */

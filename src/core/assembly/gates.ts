@@ -9,7 +9,7 @@ import { quantile } from '../numerics/quantile';
 import type { Held, Probed, Shows } from '../observe/checkpoint';
 import { ready } from '../observe/benches';
 import { drawPoints } from '../observe/draws';
-import { hearsSound, withHeld } from '../observe/held';
+import { closedBy, hearsSound, withHeld } from '../observe/held';
 import { lampsSeen, litIn } from '../observe/looks';
 import type { Moving, Observation } from '../observe/observation';
 import { observe, reportOf } from '../observe/observe';
@@ -199,7 +199,7 @@ function heldBy(built: Circuit, wished: Held): Held {
   for (const part of built.parts) {
     const wish = wished[part.id];
     if (wish !== undefined) found[part.id] = wish;
-    else if (isKind(part, 'switch')) found[part.id] = 'closed';
+    else if (isKind(part, 'switch')) found[part.id] = closedBy(part);
   }
   return found;
 }

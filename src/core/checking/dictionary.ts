@@ -134,7 +134,7 @@ export function drawReadings(
 
 /** A knob or button that is not where it should be is not put there for the reading. */
 function freed(points: readonly Checkpoint[], { code, data }: Candidate): readonly Checkpoint[] {
-  if (code !== 'knob-elsewhere' && code !== 'button-open') return points;
+  if (code !== 'knob-elsewhere' && code !== 'button-open' && code !== 'switch-off') return points;
   return points.map((point) => {
     const held = Object.fromEntries(Object.entries(point.held ?? {}).filter(([part]) => part !== data.part));
     return { ...point, held };

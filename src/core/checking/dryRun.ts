@@ -59,7 +59,7 @@ export function dryRuns(context: FaultContext, meter: MeterFigures): DryRun[] {
   return faultsOf(context).flatMap((candidate): DryRun[] => {
     const { code, data } = candidate;
     // A right build with its knob elsewhere is no mistake to be made, and turned probes do nothing to it.
-    if (ASKED_STATES.has(code) && code !== 'button-open') return [];
+    if (ASKED_STATES.has(code) && code !== 'button-open' && code !== 'switch-off') return [];
     if (data.byRows) return [];
     const seen = observe(withoutWires(candidate.circuit));
     if (!seen.ok) return [];

@@ -8,6 +8,8 @@ import { BranchStamp } from './stamps';
 
 const fields = {
   closed: z.boolean().default(false),
+  /** It stays as it is put; left out, it is closed only while it is pressed. */
+  stays: z.boolean().optional(),
   /** An open button that is pressed once, and let go: from when, and for how long. */
   pressAt: quantityField('s', 0, 1e4).optional(),
   pressFor: quantityField('s', 1e-3, 1e4).optional(),
@@ -15,6 +17,7 @@ const fields = {
 
 export interface SwitchParams {
   readonly closed: boolean;
+  readonly stays?: boolean | undefined;
   readonly pressAt?: Seconds | undefined;
   readonly pressFor?: Seconds | undefined;
 }

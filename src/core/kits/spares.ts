@@ -12,6 +12,7 @@ export const LOSS_RATES: Readonly<Record<StockSpec['kind'], number>> = {
   potentiometer: 0.02,
   zener: 0.03,
   button: 0.02,
+  'slide-switch': 0.02,
   'rgb-lamp': 0.05,
   capacitor: 0.03,
   inductor: 0.02,

@@ -7,8 +7,8 @@ export interface PinRef {
   readonly pin: string;
 }
 
-/** What a hand must do for a build to show something: buttons held, or pressed and let go; knobs by their place, 0 to 1; a controller’s pins by the share of the time for which they are high, 0 to 1; light sensors in a scene; the beams of lamps cut; what sound comes in by its tone in hertz, 0 for silence. */
-export type Held = Readonly<Record<string, 'closed' | 'open' | 'pressed' | 'cut' | Scene | number>>;
+/** What a hand must do for a build to show something: buttons held, or pressed and let go; switches on; knobs by their place, 0 to 1; a controller’s pins by the share of the time for which they are high, 0 to 1; light sensors in a scene; the beams of lamps cut; what sound comes in by its tone in hertz, 0 for silence. */
+export type Held = Readonly<Record<string, 'closed' | 'open' | 'on' | 'pressed' | 'cut' | Scene | number>>;
 
 /** What is held while one looks at each of some lamps, by their names. */
 export type Shows = Readonly<Record<string, Held>>;

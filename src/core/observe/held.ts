@@ -11,7 +11,7 @@ export function withHeld(circuit: Circuit, held: Held | undefined): Circuit {
       const part = inBeams(whole, held);
       const state = held[part.id];
       if (state === undefined) return part;
-      if (isKind(part, 'switch')) return { ...part, params: switchAs(state) };
+      if (isKind(part, 'switch')) return { ...part, params: switchAs(state, part.params) };
       if (isKind(part, 'potentiometer') && typeof state === 'number')
         return { ...part, params: { ...part.params, position: state } };
       if (isKind(part, 'pin') && typeof state === 'number')
@@ -53,11 +53,17 @@ export function isScene(state: Held[string]): state is Scene {
   return (SCENES as readonly unknown[]).includes(state);
 }
 
+/** How a button or a switch is closed by hand. */
+export function closedBy({ params }: PartOf<'switch'>): 'on' | 'closed' {
+  return params.stays ? 'on' : 'closed';
+}
+
 /** When a button that is pressed once goes down, and for how long: at leisure, and shorter than any light it asks for. */
 export const PRESS = { pressAt: 0.3, pressFor: 0.2 } as const;
 
-function switchAs(state: Held[string]) {
-  return state === 'pressed' ? { closed: false, ...PRESS } : { closed: state === 'closed' };
+function switchAs(state: Held[string], { stays }: PartOf<'switch'>['params']) {
+  if (state === 'pressed') return { closed: false, ...PRESS };
+  return { closed: state === 'closed' || state === 'on', ...(stays ? { stays } : {}) };
 }
 
 /** A hand sets a knob to within a tenth of its travel: half of that to either side. */

@@ -14,7 +14,11 @@ export const led: PartTraits<'led'> = {
   height: 4,
   alike: [],
   polarity: () => ({ polarised: true, pins: { anode: 'long-leg', cathode: 'flat-edge' } }),
-  stock: ({ id }, sorts) => ({ kind: 'led', lamp: sorts[id]! }),
+  stock: ({ id, params: { inside } }, sorts) => ({
+    kind: 'led',
+    lamp: sorts[id]!,
+    ...(inside === undefined ? {} : { inside }),
+  }),
   overload: ({ params }, { amps, volts }) =>
     beyond('reverse', -volts, STANDS.reverseVolts) ?? beyond('current', amps, params.maxAmps),
   mistakes(part, { circuit, lamps, sorts }) {

@@ -7,6 +7,7 @@ export type FaultCode =
   // states of a right build
   | 'knob-elsewhere'
   | 'button-open'
+  | 'switch-off'
   | 'supply-used'
   // parts
   | 'lamp-reversed'

@@ -6,10 +6,16 @@ import { TIMER_FAMILIES } from '../catalogue/timers';
 /** What the store calls the parts of circuits: enough to match a row with what a kit needs. */
 export const partStockSchemas = [
   z.strictObject({ kind: z.literal('resistor'), ohms: z.number().positive().max(1e9) }),
-  z.strictObject({ kind: z.literal('led'), lamp: z.enum(LAMP_TYPES) }),
+  /** A lamp with a resistor built in has ohms inside. */
+  z.strictObject({
+    kind: z.literal('led'),
+    lamp: z.enum(LAMP_TYPES),
+    inside: z.number().positive().max(1e5).optional(),
+  }),
   z.strictObject({ kind: z.literal('potentiometer'), ohms: z.number().positive().max(1e9) }),
   z.strictObject({ kind: z.literal('zener'), volts: z.number().min(1).max(200) }),
   z.strictObject({ kind: z.literal('button') }),
+  z.strictObject({ kind: z.literal('slide-switch') }),
   z.strictObject({ kind: z.literal('rgb-lamp'), common: z.enum(['cathode', 'anode']) }),
   z.strictObject({
     kind: z.literal('capacitor'),

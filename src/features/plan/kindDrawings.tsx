@@ -30,7 +30,9 @@ const DRAWINGS: { readonly [K in Drawn]: Draw<K> } = {
   potentiometer: (part, ends) => (
     <KnobDrawing ends={ends} label={`${part.id} ${formatOhms(part.params.ohms)}`} />
   ),
-  switch: ({ id }, ends) => <ButtonDrawing ends={ends} label={`${id} push`} />,
+  switch: ({ id, params }, ends) => (
+    <ButtonDrawing ends={ends} label={`${id} ${params.stays ? 'on, off' : 'push'}`} />
+  ),
   timer: ({ id }, ends, _brief, pins) => <ChipDrawing ends={ends} pins={pins} label={id} />,
   capacitor: (part, ends, brief) => (
     <CanDrawing

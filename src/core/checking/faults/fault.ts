@@ -21,7 +21,7 @@ export interface FaultContext extends Surroundings {
 /** States in which a right build may stand: knob, button and pack are as they are. */
 export const RIGHT_STATES: ReadonlySet<FaultCode> = new Set(['right', 'knob-elsewhere', 'supply-used']);
 /** What is asked for before anything is called wrong. */
-export const ASKED_STATES: ReadonlySet<FaultCode> = new Set([...RIGHT_STATES, 'button-open']);
+export const ASKED_STATES: ReadonlySet<FaultCode> = new Set([...RIGHT_STATES, 'button-open', 'switch-off']);
 
 /** How the meter is used at a checkpoint under a candidate. */
 export function meterUseAt({ use, data }: Candidate): (point: Checkpoint) => MeterUse {

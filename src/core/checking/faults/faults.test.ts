@@ -23,6 +23,7 @@ const LONG: ReadonlySet<string> = new Set([
   'chain',
   'tone',
   'beam-alarm',
+  'sound-lights',
 ]);
 
 describe.each(PATTERN_IDS)('mistakes of %s', (pattern) => {

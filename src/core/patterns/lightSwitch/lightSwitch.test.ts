@@ -1,10 +1,18 @@
-import { choiceWith, refusedWith, requestWith, worked } from '../../../../tests/support/sheets';
+import {
+  choiceWith,
+  patternSheet,
+  refusedWith,
+  requestWith,
+  ROUGH,
+  worked,
+} from '../../../../tests/support/sheets';
 import { inLight, type LightSums } from '../../answers/lampInLight';
-import { lightSensorOhms, SCENE_LUX } from '../../catalogue/light';
+import { lightSensorOhms, SCENE_LUX, SCENES } from '../../catalogue/light';
 import { isKind, partOf, withPart, type Circuit } from '../../circuit/circuit';
 import { withHeld } from '../../observe/held';
 import { observe, reportOf } from '../../observe/observe';
-import { sessionExpectation } from '../../sheet/expectation';
+import { faultsOf } from '../../checking/faults/index';
+import { faultContext, sessionExpectation } from '../../sheet/expectation';
 import { makeSheet } from '../../sheet/sheet';
 import { DEFAULT_STYLE } from '../style';
 import { measuredIn } from '../sensed';
@@ -218,4 +226,74 @@ describe('a lamp that its own sensor sees', () => {
       expect(off !== undefined).toBe(holds);
     },
   );
+});
+
+describe('a lamp with its resistor inside', () => {
+  const block = { kind: 'block-9v', cells: 1, age: 'nominal' } as const;
+
+  it('carries what its ohms let through, and has none on the board', () => {
+    const { design, sums } = worked('light-switch', { lamp: 'red', madeFor: 9, supply: block });
+    expect(partOf(design.circuit, 'R1')).toBeUndefined();
+    const lamp = partOf(design.circuit, 'D1')!;
+    const inside = isKind(lamp, 'led') ? lamp.params.inside! : NaN;
+    // (9 V − 1.9 V) over 10 mA, and the next of the preferred values.
+    expect(inside).toBeGreaterThanOrEqual(680);
+    expect(inside).toBeLessThan(760);
+    // By hand: nine volts less the lamp's 1.9 V and the transistor's 0.1 V, over those ohms and the block's own.
+    const amps = sums.design.lamps.find(({ part }) => part === 'D1')!.amps;
+    expect(amps / ((9 - 1.9 - 0.1) / (inside + 1.7))).toBeCloseTo(1, 1);
+    expect(sums.strings).toEqual([]);
+    const light = sums.light!;
+    expect(light.switches.typical! / light.aimLux).toBeGreaterThan(0.7);
+    expect(light.switches.typical! / light.aimLux).toBeLessThan(1.4);
+  });
+
+  it('is refused where the supply has too few volts for it, with how many it wants', () => {
+    const coin = { kind: 'coin-20mm', cells: 1, age: 'fresh' } as const;
+    const refusal = refusedWith('light-switch', { lamp: 'blue', madeFor: 12, supply: coin });
+    expect(refusal).toMatchObject({ code: 'cannot-light', data: { lamp: 'blue' } });
+  });
+
+  it('is another part of the kit than a bare one', () => {
+    const { kit } = patternSheet('light-switch', { lamp: 'red', madeFor: 9, supply: block }, 'half', ROUGH);
+    expect(kit.lines.find(({ spec }) => spec.kind === 'led')!.spec).toMatchObject({
+      lamp: 'red',
+      inside: 680,
+    });
+  });
+});
+
+describe('a power lamp with its switch', () => {
+  const sheet = patternSheet('light-switch', { power: 'red' }, 'half', ROUGH);
+
+  it('is lit in every light while the switch is on, and nothing at all is while it is off', () => {
+    for (const light of SCENES) {
+      const on = observe(withHeld(sheet.circuit, { L1: light, S1: 'on' }));
+      const off = observe(withHeld(sheet.circuit, { L1: light, S1: 'open' }));
+      if (!on.ok || !off.ok) throw new Error('unsettled');
+      expect(reportOf(on.value, 'D2').amps).toBeGreaterThan(4e-3);
+      expect(reportOf(off.value, 'D2').amps).toBeLessThan(1e-9);
+      expect(reportOf(off.value, 'D1').amps).toBeLessThan(1e-9);
+    }
+  });
+
+  it('leaves the light at which the other lamp switches where it was', () => {
+    const without = worked('light-switch').sums.light!.switches.typical!;
+    expect(sheet.sums.light!.switches.typical! / without).toBeCloseTo(1, 1);
+  });
+
+  it('is switched on for every gate and check, and stays put when it is held', () => {
+    for (const { held } of sheet.checkpoints) expect(held).toMatchObject({ S1: 'on' });
+    const gates = sheet.steps.flatMap((step) => ('gate' in step && step.gate.power ? [step.gate] : []));
+    for (const { held } of gates) expect(held['S1']).toBe('on');
+    const held = withHeld(withHeld(sheet.circuit, { S1: 'open' }), { S1: 'on' });
+    expect(partOf(held, 'S1')!.params).toEqual({ closed: true, stays: true });
+  });
+
+  it('left off is asked for before anything is called wrong', () => {
+    const off = faultsOf(faultContext(sheet, requestWith())).find(({ code }) => code === 'switch-off')!;
+    expect(off.data.part).toBe('S1');
+    const seen = observe(off.circuit);
+    expect(seen.ok && seen.value.parts['D2']!.amps).toBeLessThan(1e-9);
+  });
 });

@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import { luxPerAmp } from '../../answers/beam';
 import {
   aimOf,
@@ -10,7 +9,7 @@ import {
   type OwnLight,
 } from '../../answers/lampInLight';
 import { seek } from '../../answers/seek';
-import { SCENE_LUX, SCENES } from '../../catalogue/light';
+import { SCENE_LUX } from '../../catalogue/light';
 import { neighbours } from '../../catalogue/preferred';
 import { valuesOf } from '../../catalogue/shelf';
 import { supplyFigures } from '../../catalogue/supplies';
@@ -21,29 +20,14 @@ import { accepted, finding, refused, type Finding, type Outcome } from '../../fi
 import type { Checkpoint } from '../../observe/checkpoint';
 import { steadyCheckpoints } from '../steady/checkpoints';
 import type { Design, Means, Pattern } from '../pattern';
+import { litLamp, pilotLamp, railOf, switchedOn } from './lamps';
+import { lightSwitchParams, type LightSwitchParams } from './params';
 import { lightGoals, lightSensorFigures, sensorFindings, sensorRefusals } from '../sensed';
-import { bankOf } from '../steady/bank';
 import { finish } from '../steady/finish';
-import { circuitFrom, lampPart, MINUS, PLUS, resistorPart, supplyPart } from '../steady/parts';
+import { circuitFrom, MINUS, resistorPart, supplyPart } from '../steady/parts';
 import { toleranceOf } from '../style';
 import type { Helper } from '../timed/figures';
-import { lampSchema } from '../timed/wishes';
-import { ampsSchema, choiceOverrides, supplyRefusals, supplySchema } from '../wishes';
-
-export const lightSwitchParams = z.strictObject({
-  supply: supplySchema,
-  lamp: lampSchema,
-  amps: ampsSchema,
-  /** Where the lamp is to be lit, and where dark: the one with less light decides which way round it is. */
-  lit: z.enum(SCENES),
-  dark: z.enum(SCENES),
-  /** The real sensor's ohms in these two scenes, where they were measured. */
-  sensor: z.strictObject({ lit: z.number().min(50).max(1e7), dark: z.number().min(50).max(1e7) }).optional(),
-  /** From how many metres the lamp shines on its own sensor; left out, it is out of its sight. */
-  sees: z.number().min(0.005).max(10).optional(),
-  ...choiceOverrides,
-});
-export type LightSwitchParams = z.output<typeof lightSwitchParams>;
+import { supplyRefusals } from '../wishes';
 
 /** Guards the base of a transistor whose sensor may become a few ohms in bright light. */
 const GUARD_OHMS = 1e3;
@@ -69,24 +53,25 @@ export const lightSwitch: Pattern<'light-switch', LightSwitchParams> = {
 
 function design(params: LightSwitchParams, means: Means): Outcome<Design> {
   const { shelf, style } = means;
-  const { supply, lamp, amps, lit, dark } = params;
+  const { supply, lamp } = params;
   const unfit = refusals(params);
   if (unfit.length > 0) return refused(...unfit);
-  const bank = bankOf({ ...params, strings: [[lamp]], side: 'plus' }, means);
-  if (!bank.ok) return bank;
-  const sum = bank.value.strings[0]!;
+  const lit = litLamp(params, means);
+  if (!lit.ok) return lit;
+  const pilot = pilotLamp(params, means);
+  if (!pilot.ok) return pilot;
   const tolerance = toleranceOf(style);
   const values = valuesOf(shelf, params.values ?? style.values);
   const guard = neighbours(values, GUARD_OHMS).nearest ?? GUARD_OHMS;
   const circuitWith = (trim: number): Circuit =>
     circuitFrom([
       supplyPart(supply),
-      resistorPart('R1', PLUS, 'lamp', sum.chosen, tolerance),
-      lampPart('D1', 'lamp', 'collector', shelf.lamps[lamp]),
+      ...pilot.value.parts,
+      ...lit.value.parts,
       transistorPart(),
       ...sensorParts(params, trim, guard, tolerance),
     ]);
-  const half = amps / 2;
+  const half = lit.value.amps / 2;
   const aimed = inLight(circuitWith(1e4), aimOf(params));
   const exact = seek(aimed, {
     part: 'R2',
@@ -98,21 +83,22 @@ function design(params: LightSwitchParams, means: Means): Outcome<Design> {
   });
   if (!exact.ok) return refused(finding('no-switching', { lux: aimOf(params), amps: half }));
   const plain = circuitWith(neighbours(values, exact.value).nearest ?? exact.value);
-  const wish = { lit, dark, half };
+  const wish = { lit: params.lit, dark: params.dark, half };
   const own =
     params.sees === undefined ? undefined : ownLight(params, lightSums(plain, wish, true), params.sees);
   if (own && !own.ok) return own;
   const circuit = own ? shoneOn(plain, own.value.luxPerAmp) : plain;
-  const sums = lightSums(circuit, wish, means.brief);
+  const through = [...Object.keys(switchedOn(params)), ...(params.madeFor === undefined ? ['R1'] : [])];
+  const sums = { ...lightSums(circuit, wish, means.brief), through };
   const light = own ? { ...sums, own: heldBy(circuit, own.value, wish, sums.switches.typical) } : sums;
   return finish(
     {
       circuit,
       supply,
-      sorts: { D1: lamp },
-      strings: [sum],
+      sorts: { D1: lamp, ...pilot.value.sorts },
+      strings: [...lit.value.strings, ...pilot.value.strings],
       checkpoints: checkpoints(circuit, params),
-      held: { L1: lit },
+      held: { L1: params.lit, ...switchedOn(params) },
       findings: sensorFindings(light),
       more: { light, helpers: helpersOf(circuit) },
     },
@@ -199,11 +185,11 @@ function sensorParts(params: LightSwitchParams, trim: number, guard: number, tol
   const sensor: PartOf<'ldr'> = {
     id: 'L1',
     kind: 'ldr',
-    pins: inDark ? { a: node, b: MINUS } : { a: PLUS, b: node },
+    pins: inDark ? { a: node, b: MINUS } : { a: railOf(params), b: node },
     params: { ...lightSensorFigures(params), lux: SCENE_LUX[params.lit], litBy: [] },
   };
   return inDark
-    ? [resistorPart('R2', PLUS, node, trim, tolerance), sensor]
+    ? [resistorPart('R2', railOf(params), node, trim, tolerance), sensor]
     : [
         sensor,
         resistorPart('R2', node, MINUS, trim, tolerance),
@@ -212,7 +198,9 @@ function sensorParts(params: LightSwitchParams, trim: number, guard: number, tol
 }
 
 /** In both lights the sensor; where it is lit the lamp and what feeds it, where it is dark the transistor that holds off. */
-function checkpoints(circuit: Circuit, { lit, dark }: LightSwitchParams): Checkpoint[] {
+function checkpoints(circuit: Circuit, params: LightSwitchParams): Checkpoint[] {
+  const { lit, dark } = params;
+  const on = switchedOn(params);
   const all = steadyCheckpoints(circuit).filter(({ part }) => part !== 'R3');
   const sensor = (id: string): Checkpoint => ({
     id,
@@ -232,7 +220,7 @@ function checkpoints(circuit: Circuit, { lit, dark }: LightSwitchParams): Checkp
     to: { part: 'Q1', pin: 'emitter' },
   };
   return [
-    ...[...all, sensor('L1')].map((point) => ({ ...point, held: { L1: lit } })),
-    ...[sensor('L1 dark'), across].map((point) => ({ ...point, held: { L1: dark } })),
+    ...[...all, sensor('L1')].map((point) => ({ ...point, held: { L1: lit, ...on } })),
+    ...[sensor('L1 dark'), across].map((point) => ({ ...point, held: { L1: dark, ...on } })),
   ];
 }

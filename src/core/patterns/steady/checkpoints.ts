@@ -1,6 +1,7 @@
 import { isKind, type Circuit, type ThingKind } from '../../circuit/circuit';
 import type { Checkpoint, Held } from '../../observe/checkpoint';
 import { sourceOf } from '../../circuit/source';
+import { closedBy } from '../../observe/held';
 
 /** So many resistors are measured one by one; of larger panels the first of every batch. */
 const RESISTORS_MOST = 8;
@@ -47,7 +48,7 @@ export function steadyCheckpoints(circuit: Circuit, batch = 1): Checkpoint[] {
 function asDrawn(circuit: Circuit): { held?: Held } {
   const held: Record<string, Held[string]> = {};
   for (const part of circuit.parts) {
-    if (isKind(part, 'switch')) held[part.id] = part.params.closed ? 'closed' : 'open';
+    if (isKind(part, 'switch')) held[part.id] = part.params.closed ? closedBy(part) : 'open';
     if (isKind(part, 'potentiometer')) held[part.id] = part.params.position;
   }
   return Object.keys(held).length ? { held } : {};
@@ -57,7 +58,7 @@ function asDrawn(circuit: Circuit): { held?: Held } {
 export function heldToShow(circuit: Circuit): Held {
   const held: Record<string, Held[string]> = {};
   for (const part of circuit.parts) {
-    if (isKind(part, 'switch')) held[part.id] = 'closed';
+    if (isKind(part, 'switch')) held[part.id] = closedBy(part);
     if (isKind(part, 'potentiometer')) held[part.id] = part.pins['wiper'] === part.pins['a'] ? 1 : 0;
   }
   return held;

@@ -157,6 +157,7 @@ const LOST: Readonly<Record<StockSpec['kind'], string>> = {
   potentiometer: 'potentiometers',
   zener: 'zeners',
   button: 'buttons',
+  'slide-switch': 'switches',
   'rgb-lamp': 'three-colour lamps',
   tape: 'pieces of tape',
   'tinned-wire': 'pieces of wire',

@@ -12,11 +12,21 @@ export function LightSwitchWish({ params, style, problems, onChange }: WishProps
   const set = (change: Partial<ParamsOf<'light-switch'>>) => onChange({ ...params, ...change });
   return (
     <>
-      Let one <LampWord lamp={params.lamp} onChange={(lamp) => set({ lamp })} /> lamp{' '}
-      <SceneWords params={params} set={set} />, at about{' '}
-      <AmpsWord amps={params.amps} problems={problems} onChange={(amps) => set({ amps })} />, from{' '}
-      <SupplyWords supply={params.supply} problems={problems} onChange={(supply) => set({ supply })} />,{' '}
-      <SensorWords params={params} problems={problems} set={set} />, the lamp{' '}
+      Let one <LampWord lamp={params.lamp} onChange={(lamp) => set({ lamp })} /> lamp,{' '}
+      <Choice
+        label="Resistor of the lamp"
+        value={params.madeFor === undefined ? 'own' : (`${params.madeFor}` as const)}
+        names={RESISTED}
+        onChoose={(how) => set({ madeFor: how === 'own' ? undefined : MADE_FOR[how] })}
+      />
+      , be <SceneWords params={params} set={set} />
+      {(params.madeFor === undefined || params.power !== undefined) && (
+        <>
+          , at about <AmpsWord amps={params.amps} problems={problems} onChange={(amps) => set({ amps })} />
+        </>
+      )}
+      , from <SupplyWords supply={params.supply} problems={problems} onChange={(supply) => set({ supply })} />
+      , <SensorWords params={params} problems={problems} set={set} />, the lamp{' '}
       <Choice
         label="Own light"
         value={params.sees === undefined ? 'hidden' : 'sees'}
@@ -39,10 +49,39 @@ export function LightSwitchWish({ params, style, problems, onChange }: WishProps
           />
         </>
       )}
+      ,{' '}
+      <Choice
+        label="Power lamp"
+        value={params.power === undefined ? 'none' : 'there'}
+        names={[
+          ['none', 'without a power lamp'],
+          ['there', 'with a switch and a power lamp in'],
+        ]}
+        onChoose={(how) => set({ power: how === 'there' ? 'red' : undefined })}
+      />
+      {params.power !== undefined && (
+        <>
+          {' '}
+          <LampWord
+            label="Colour of the power lamp"
+            lamp={params.power}
+            onChange={(power) => set({ power })}
+          />
+        </>
+      )}
       <ChoiceWords params={params} style={style} onChange={onChange} />.
     </>
   );
 }
+
+/** Volts that lamps with a resistor inside are made for. */
+const MADE_FOR = { '5': 5, '9': 9, '12': 12 } as const;
+const RESISTED = [
+  ['own', 'behind a resistor of its own'],
+  ['5', 'made for 5 V, its resistor inside'],
+  ['9', 'made for 9 V, its resistor inside'],
+  ['12', 'made for 12 V, its resistor inside'],
+] as const;
 
 /** Far enough for a lamp of ten milliamps to be no light to its own sensor. */
 const SEEN_FROM = 0.5;
