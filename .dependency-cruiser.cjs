@@ -43,7 +43,11 @@ module.exports = {
       severity: 'error',
       from: {
         path: '^src/core/',
-        pathNot: ['^src/core/(solver|tolerance|observe|sound|answers)/', '^src/core/index\\.ts$', '\\.test\\.ts$'],
+        pathNot: [
+          '^src/core/(solver|tolerance|observe|sound|answers)/',
+          '^src/core/index\\.ts$',
+          '\\.test\\.ts$',
+        ],
       },
       to: {
         path: '^src/core/solver/(solve|operatingPoint|newton|sweep|run/run)\\.ts$',

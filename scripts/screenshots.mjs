@@ -22,7 +22,6 @@ const VIEWS = [
         .getByRole('button', { name: 'turn round' })
         .click(),
   },
-  { name: 'sheet-ways', at: '/lessons/6?stage=sums' },
   { name: 'sheet-day', at: '/lessons/13?stage=day', act: (page) => page.locator('.instant-words').waitFor() },
   {
     name: 'two-timers',
@@ -61,6 +60,19 @@ const VIEWS = [
     name: 'sequence',
     at: '/lessons/22?stage=day',
     act: (page) => page.locator('.instant-words').waitFor(),
+  },
+  {
+    name: 'sound',
+    at: '/lessons/25?stage=sound',
+    act: async (page) => {
+      await page.getByRole('img', { name: /Current of the lamps/u }).waitFor();
+      await page.getByRole('button', { name: 'Play it to the lamps' }).click();
+      const ruler = page.getByRole('slider', { name: 'Instant of the piece' });
+      await ruler.waitFor();
+      await page.waitForTimeout(14_000);
+      await ruler.focus();
+      for (let i = 0; i < 27; i++) await page.keyboard.press('ArrowRight');
+    },
   },
   {
     name: 'sheet-phone',

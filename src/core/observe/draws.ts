@@ -4,13 +4,13 @@ import { keyOf, uniform } from '../numerics/random';
 import { accepted, finding, refused, type Outcome } from '../findings/finding';
 import { bandsOf, drawSlice, type Band, type BandOptions } from '../tolerance/bands';
 import { isGapped, isProbed, isTimed, KEPT_SHARE, type Checkpoint } from './checkpoint';
-import { benchesFor, byMotion } from './benches';
-import { withHeld } from './held';
+import { benchesFor, byMotion, observeHeld, type Place } from './benches';
+import { hearsSound, withHeld } from './held';
 import { burdenAt, type MeterUse } from './meter';
 import { mayMove, observe } from './observe';
 import { gapAmps, read } from './read';
 import type { Observation } from './observation';
-import { bandResponses, drawResponses, readingsIn, responsesOf } from './responses';
+import { bandResponses, drawResponses, readingsIn, responsesOf, type Metering } from './responses';
 
 /** Draws of one checkpoint, in the order of their numbers; undefined where it cannot be read. */
 export type Drawn = readonly (Float64Array | undefined)[];
@@ -52,6 +52,10 @@ export function drawPoints(
   }
   // What does not move flashes never, and is lit for no time.
   for (const { point, i } of still) if (isTimed(point)) found[i] = new Float64Array(samples);
+  if (like && circuit.parts.some(hearsSound)) {
+    fillLike(found, circuit, still, { meterUseAt, burdens: [] }, like, { samples, seed });
+    return found;
+  }
   for (const bench of benchesFor(circuit, still, meterUseAt, burdens)) {
     const slice = drawSlice(bench.circuit, seed, 0, samples);
     if (!slice.ok || slice.value.unsettled > 0) continue;
@@ -61,6 +65,23 @@ export function drawPoints(
     });
   }
   return found;
+}
+
+/** What a build reads in silence, observed once, spread as the right one's readings are: its tones take the time. */
+function fillLike(
+  found: (Float64Array | undefined)[],
+  circuit: Circuit,
+  places: readonly Place[],
+  metering: Metering,
+  like: Likeness,
+  { samples, seed }: Pick<BandOptions, 'samples' | 'seed'>,
+): void {
+  for (const { point, i } of places) {
+    if (found[i]) continue;
+    const seen = observeHeld(circuit, point.held);
+    const figure = seen.ok ? readingsIn(seen.value, [point], metering)?.[0] : undefined;
+    if (figure !== undefined) found[i] = likeDraws(figure, like, i, seed, samples);
+  }
 }
 
 /** How the readings of a build spread: its typical readings without the meter's own ohms, and draws of them with these. */

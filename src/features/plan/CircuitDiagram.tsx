@@ -163,6 +163,7 @@ function labelOf(part: Part, sorts: LampSorts): string[] {
 
 /** Pulses by their peak, a sine by its peak and its pitch. */
 function signalWords({ shape, offset, amplitude, hertz }: Extract<Part, { kind: 'signal' }>['params']) {
+  if (amplitude === 0) return ['silent'];
   return shape === 'square'
     ? [`${formatQuantity(offset + amplitude, 'V')}, pulses`]
     : [formatQuantity(amplitude, 'V'), formatQuantity(hertz, 'Hz')];

@@ -5,7 +5,7 @@ import { at, exchanged, type Mistake } from '../../parts/mistake';
 import { isCommonCathode, thingsOf } from '../../parts/thing';
 import { exchangedArms, exchangedParts } from './exchanged';
 import type { Candidate, FaultContext } from './fault';
-import { isLarge, lookedAt } from './looked';
+import { fromFurther, isLarge, lookedAt } from './looked';
 import { meterFaults } from './meters';
 import { wiringFaults } from './wiring';
 
@@ -19,6 +19,7 @@ export function faultsOf(context: FaultContext): Candidate[] {
   const built: Mistake[] = [
     { code: 'right', data: {}, prior: RIGHT_PRIOR, circuit: context.circuit },
     ...lookedAt(context).flatMap((part) => mistakesOf(part, context)),
+    ...fromFurther(context),
     ...otherCommon(context),
     ...exchangedParts(context),
     ...exchangedArms(context),
