@@ -1,5 +1,6 @@
 import { line, scaleLinear, scaleLog } from 'd3';
 import { formatQuantity, SCENE_LUX, SCENES, type LightSums } from '@/core';
+import { AmpsAxis } from './AmpsAxis';
 import { SCENE_WORDS } from '@/messages/light';
 
 const WIDTH = 640;
@@ -45,17 +46,7 @@ export function LightChart({ light, curve }: Props) {
           fillOpacity="0.14"
         />
       )}
-      {up.ticks(4).map((tick) => (
-        <g key={tick} transform={`translate(0 ${up(tick)})`}>
-          <line x1={LEFT} x2={RIGHT} stroke="var(--rule)" strokeWidth="0.7" />
-          <text x={LEFT - 6} y="4" textAnchor="end" fontSize="11" fill="var(--soft)">
-            {+(tick * 1e3).toPrecision(3)}
-          </text>
-        </g>
-      ))}
-      <text x={LEFT - 6} y={TOP - 7} textAnchor="end" fontSize="11" fill="var(--soft)">
-        mA
-      </text>
+      <AmpsAxis up={up} left={LEFT} right={RIGHT} unitAt={TOP - 7} />
       <path d={path(lux.map((_, i) => i)) ?? ''} fill="none" stroke="var(--petrol)" strokeWidth="2" />
       {typical !== undefined && (
         <g stroke="var(--copper)">

@@ -1,5 +1,6 @@
 import { line, scaleLinear, scaleLog } from 'd3';
 import { formatOhms, formatQuantity, type WhatIf } from '@/core';
+import { AmpsAxis } from './AmpsAxis';
 
 const WIDTH = 620;
 const HEIGHT = 230;
@@ -48,17 +49,7 @@ export function ZoneChart({ curve, planned }: { curve: WhatIf; planned: number }
           </text>
         </g>
       ))}
-      {up.ticks(4).map((tick) => (
-        <g key={tick} transform={`translate(0 ${up(tick)})`}>
-          <line x1={LEFT} x2={RIGHT} stroke="var(--rule)" strokeWidth="0.7" />
-          <text x={LEFT - 6} y="4" textAnchor="end" fontSize="11" fill="var(--soft)">
-            {+(tick * 1e3).toPrecision(3)}
-          </text>
-        </g>
-      ))}
-      <text x={LEFT - 6} y={TOP - 6} textAnchor="end" fontSize="11" fill="var(--soft)">
-        mA
-      </text>
+      <AmpsAxis up={up} left={LEFT} right={RIGHT} unitAt={TOP - 6} />
       {stocked.map((value) => (
         <line
           key={value.ohms}

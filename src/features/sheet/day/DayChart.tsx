@@ -1,8 +1,9 @@
 'use client';
 
 import { line, scaleLinear } from 'd3';
-import { useId, type KeyboardEvent, type PointerEvent, type RefObject } from 'react';
+import { useId, type RefObject } from 'react';
 import { formatEntered, formatQuantity } from '@/core';
+import { useRuler } from '@/features/charts/useRuler';
 import type { Row } from './rows';
 
 const WIDTH = 640;
@@ -39,20 +40,17 @@ export function DayChart(props: Props) {
   const x = scaleLinear().domain([view[0], view[1]]).range([LEFT, RIGHT]);
   const tops = rows.map((_, i) => TOP + rows.slice(0, i).reduce((sum, row) => sum + row.height + GAP, 0));
   const foot = TOP + rows.reduce((sum, row) => sum + row.height + GAP, 0);
-  const drag = (event: PointerEvent<SVGSVGElement>) => {
-    if (event.type === 'pointermove' && event.buttons === 0) return;
-    const box = svgRef.current?.getBoundingClientRect();
-    if (!box || box.width === 0) return;
-    const place = ((event.clientX - box.left) / box.width) * WIDTH;
-    onAt(Math.min(view[1], Math.max(view[0], x.invert(place))));
-  };
-  const key = (event: KeyboardEvent) => {
-    const step = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
-    if (step === 0) return;
-    event.preventDefault();
-    if (event.shiftKey) return onChange(step);
-    onAt(Math.min(view[1], Math.max(view[0], at + (step * (view[1] - view[0])) / 200)));
-  };
+  const byHand = useRuler({
+    svgRef,
+    width: WIDTH,
+    ends: view,
+    at: (place) => x.invert(place),
+    onAt,
+    onStep: (step, shift) => {
+      if (shift) return onChange(step);
+      onAt(Math.min(view[1], Math.max(view[0], at + (step * (view[1] - view[0])) / 200)));
+    },
+  });
   const ticks = x.ticks(7);
   const ruler = x(Math.min(view[1], Math.max(view[0], at)));
   return (
@@ -67,9 +65,7 @@ export function DayChart(props: Props) {
       aria-valuemax={view[1]}
       aria-valuenow={at}
       aria-valuetext={said}
-      onPointerDown={drag}
-      onPointerMove={drag}
-      onKeyDown={key}
+      {...byHand}
       fontSize="11.5"
     >
       <clipPath id={`${id}-shown`}>

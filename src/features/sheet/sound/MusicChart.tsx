@@ -1,6 +1,7 @@
 import { area, scaleLinear } from 'd3';
-import type { KeyboardEvent, PointerEvent, RefObject } from 'react';
+import type { RefObject } from 'react';
 import { formatEntered } from '@/core';
+import { useRuler } from '@/features/charts/useRuler';
 
 const WIDTH = 640;
 const LEFT = 92;
@@ -38,19 +39,14 @@ export function MusicChart({ rows, loud, frame, followed, at, said, svgRef, onAt
   const x = scaleLinear().domain([0, seconds]).range([LEFT, RIGHT]);
   const most = rows.reduce((all, { amps }) => amps.reduce((a, b) => Math.max(a, b), all), 1e-3);
   const foot = TOP + (rows.length + 1) * (ROW + GAP);
-  const drag = (event: PointerEvent<SVGSVGElement>) => {
-    if (event.type === 'pointermove' && event.buttons === 0) return;
-    const box = svgRef.current?.getBoundingClientRect();
-    if (!box || box.width === 0) return;
-    const place = ((event.clientX - box.left) / box.width) * WIDTH;
-    onAt(Math.min(seconds, Math.max(0, x.invert(place))));
-  };
-  const key = (event: KeyboardEvent) => {
-    const step = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
-    if (step === 0) return;
-    event.preventDefault();
-    onAt(Math.min(seconds, Math.max(0, at + step * (event.shiftKey ? 1 : frame))));
-  };
+  const ruler = useRuler({
+    svgRef,
+    width: WIDTH,
+    ends: [0, seconds],
+    at: (place) => x.invert(place),
+    onAt,
+    onStep: (step, shift) => onAt(Math.min(seconds, Math.max(0, at + step * (shift ? 1 : frame)))),
+  });
   const top = (row: number) => TOP + row * (ROW + GAP);
   return (
     <svg
@@ -64,9 +60,7 @@ export function MusicChart({ rows, loud, frame, followed, at, said, svgRef, onAt
       aria-valuemax={seconds}
       aria-valuenow={at}
       aria-valuetext={said}
-      onPointerDown={drag}
-      onPointerMove={drag}
-      onKeyDown={key}
+      {...ruler}
       fontSize="11.5"
     >
       <g transform={`translate(0 ${top(0)})`}>

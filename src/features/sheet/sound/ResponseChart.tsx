@@ -1,5 +1,6 @@
 import { line, scaleLinear, scaleLog } from 'd3';
 import { formatQuantity, type Response, type SoundSums } from '@/core';
+import { AmpsAxis } from '@/features/charts/AmpsAxis';
 import { BAND_WORDS } from '@/messages/sound';
 
 const WIDTH = 640;
@@ -38,17 +39,7 @@ export function ResponseChart({ response: { hertz, lamps }, sound, fillOf }: Pro
       role="img"
       aria-label={`Current of the lamps from ${formatQuantity(least, 'Hz', 2)} to ${formatQuantity(most, 'Hz', 2)}`}
     >
-      {up.ticks(4).map((tick) => (
-        <g key={tick} transform={`translate(0 ${up(tick)})`}>
-          <line x1={LEFT} x2={RIGHT} stroke="var(--rule)" strokeWidth="0.7" />
-          <text x={LEFT - 6} y="4" textAnchor="end" fontSize="11" fill="var(--soft)">
-            {+(tick * 1e3).toPrecision(3)}
-          </text>
-        </g>
-      ))}
-      <text x={LEFT - 6} y={TOP - 12} textAnchor="end" fontSize="11" fill="var(--soft)">
-        mA
-      </text>
+      <AmpsAxis up={up} left={LEFT} right={RIGHT} unitAt={TOP - 12} />
       {sound.channels.map(({ band, tone, lamps: own, at }) => (
         <g key={band}>
           <path d={path(lamps[own[0]!] ?? [])} fill="none" stroke="var(--ink)" strokeWidth="3.4" />

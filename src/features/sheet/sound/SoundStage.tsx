@@ -42,7 +42,7 @@ export function SoundStage({ sheet, title }: Props) {
     circuit,
     loudness,
     piece,
-    piece === 'file' ? [own.file?.name, own.file?.start] : '',
+    piece === 'file' ? [own.file?.id, own.file?.start] : '',
   ]);
   const { listening, start, stop } = useListening(key);
   const sound = piece === 'file' ? own.file?.music : piece;

@@ -1,5 +1,15 @@
 import { useState } from 'react';
-import { bytesOf, finding, wavHead, type Finding, type Music, type WavHead } from '@/core';
+import {
+  accepted,
+  bytesOf,
+  finding,
+  refused,
+  wavHead,
+  type Finding,
+  type Music,
+  type Outcome,
+  type WavHead,
+} from '@/core';
 import { coreWorker } from '@/workers/client';
 
 /** Seconds of a file that are followed at a time. */
@@ -9,6 +19,8 @@ const HEAD_BYTES = 1 << 20;
 
 export interface MusicFile {
   readonly name: string;
+  /** Tells it from another file of the same name. */
+  readonly id: string;
   readonly head: WavHead;
   /** From which second on it is followed. */
   readonly start: number;
@@ -25,20 +37,12 @@ export function useMusicFile() {
   const [reading, setReading] = useState(false);
   const read = async (from: File, start: number) => {
     setReading(true);
-    const found = await headOf(from);
-    if (!found.ok) {
-      setReading(false);
-      return setRefusals(found.findings);
-    }
-    const head = found.value;
-    const begin = Math.min(start, Math.max(0, head.there - 1));
-    const [first, last] = bytesOf(head, begin, FOLLOWED_SECONDS);
-    const bytes = new Uint8Array(await from.slice(first, last).arrayBuffer());
-    const music = await coreWorker('quick').music(head, bytes);
-    setRefusals([]);
-    setChosen(from);
-    setFile({ name: from.name, head, start: begin, music, remarks: remarksOn(head) });
+    const found = await musicIn(from, start);
     setReading(false);
+    setRefusals(found.ok ? [] : found.findings);
+    if (!found.ok) return;
+    setChosen(from);
+    setFile(found.value);
   };
   return {
     file,
@@ -49,13 +53,20 @@ export function useMusicFile() {
   };
 }
 
-async function headOf(file: File) {
+/** What is followed of a file, or why it is no music; one that cannot be read any more breaks off. */
+async function musicIn(from: File, start: number): Promise<Outcome<MusicFile>> {
   try {
-    return wavHead(new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer()), file.size);
+    const found = wavHead(new Uint8Array(await from.slice(0, HEAD_BYTES).arrayBuffer()), from.size);
+    if (!found.ok) return found;
+    const head = found.value;
+    const begin = Math.min(start, Math.max(0, head.there - 1));
+    const [first, last] = bytesOf(head, begin, FOLLOWED_SECONDS);
+    const bytes = new Uint8Array(await from.slice(first, last).arrayBuffer());
+    const id = `${from.name} ${from.size} ${from.lastModified}`;
+    const music = await coreWorker('quick').music(head, bytes);
+    return accepted({ name: from.name, id, head, start: begin, music, remarks: remarksOn(head) });
   } catch {
-    return { ok: false, findings: [finding('wav-headless', {})] } as const satisfies ReturnType<
-      typeof wavHead
-    >;
+    return refused(finding('wav-headless', {}));
   }
 }
 

@@ -1,9 +1,5 @@
-import { useState } from 'react';
-import Button from 'react-bootstrap/Button';
-import Form from 'react-bootstrap/Form';
-import { readProgramCsv, spokenSequence, type Finding, type Outcome, type ParamsOf } from '@/core';
-import { sentences } from '@/messages/findings';
-import { Note } from '@/ui/Note';
+import { readProgramCsv, spokenSequence, type Outcome, type ParamsOf } from '@/core';
+import { InWords } from './InWords';
 
 type Params = ParamsOf<'sequence'>;
 
@@ -23,46 +19,21 @@ function fromCsv(text: string, params: Params): Outcome<Params> {
 
 /** A whole table at once: as it is said in words, or as a spreadsheet has it. */
 export function SequenceInWords({ params, onChange }: Props) {
-  const [typed, setTyped] = useState('');
-  const [findings, setFindings] = useState<readonly Finding[]>([]);
-  const take = () => {
-    // A table begins with the names of its columns.
-    const table = /^\s*[^\n]*[,;]\s*"?seconds"?\s*([,;\n]|$)/iu.test(typed);
-    const next = table ? fromCsv(typed, params) : spokenSequence(typed, params);
-    setFindings(next.findings);
-    if (next.ok) onChange(next.value);
-  };
   return (
-    <details className="no-print">
-      <summary>All of it in words, or from a spreadsheet</summary>
-      <Form
-        className="in-words"
-        onSubmit={(event) => {
-          event.preventDefault();
-          take();
-        }}
-      >
-        <Form.Control
-          as="textarea"
-          rows={2}
-          aria-label="The sequence in words, or a table"
-          placeholder="red, red and yellow, green, 4 s, 1 s, 4 s, twice, then all off"
-          value={typed}
-          onChange={(event) => setTyped(event.target.value)}
-        />
-        <Button type="submit" variant="quiet" size="sm">
-          Take it
-        </Button>
-      </Form>
-      {findings.length > 0 && (
-        <Note kind="refusal" live>
-          {sentences(findings)} The table stays as it is.
-        </Note>
-      )}
-      <p className="small-print">
-        Colours, times, how often, how it ends; “fade to red over 2 s”. Or paste a table with the columns pin
-        9, pin 10, seconds, fade.
-      </p>
-    </details>
+    <InWords
+      summary="All of it in words, or from a spreadsheet"
+      label="The sequence in words, or a table"
+      placeholder="red, red and yellow, green, 4 s, 1 s, 4 s, twice, then all off"
+      rows={2}
+      stays="The table stays as it is."
+      hint="Colours, times, how often, how it ends; “fade to red over 2 s”. Or paste a table with the columns pin 9, pin 10, seconds, fade."
+      onTake={(typed) => {
+        // A table begins with the names of its columns.
+        const table = /^\s*[^\n]*[,;]\s*"?seconds"?\s*([,;\n]|$)/iu.test(typed);
+        const next = table ? fromCsv(typed, params) : spokenSequence(typed, params);
+        if (next.ok) onChange(next.value);
+        return next.findings;
+      }}
+    />
   );
 }
