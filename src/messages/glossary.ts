@@ -135,6 +135,25 @@ export const TERMS = {
     plain: 'Lets current pass backwards, but only when pushed harder than its number says.',
     exact: 'Diode with a defined breakdown voltage, used in reverse as a threshold; the knee is not sharp.',
   },
+  capacitor: {
+    term: 'capacitor',
+    plain: 'Keeps what was pushed into it: its push cannot jump, it takes time. Nothing steady gets through.',
+    exact:
+      'Stores charge in proportion to its volts, in farads (F); it passes what changes and blocks what is steady.',
+  },
+  transistor: {
+    term: 'transistor',
+    plain: 'A small current into one leg lets a large one pass between the two others.',
+    exact:
+      'Current into the base (out of it, for a PNP) lets a hundred times as much pass from collector to emitter.',
+  },
+  filter: {
+    term: 'filter, corner',
+    plain:
+      'Lets some tones through and holds the others back; the corner is where the one becomes the other.',
+    exact:
+      'Resistor and capacitor whose share of the volts follows the frequency; at the corner, 1/(2πRC), seven tenths pass.',
+  },
   common: {
     term: 'common cathode, common anode',
     plain: 'Three lamps in one house share one leg: the longest.',
@@ -212,7 +231,10 @@ const NEEDED: Readonly<Partial<Record<TermId, (sheet: Sheet) => boolean>>> = {
   tape: on('tapes'),
   potentiometer: has('potentiometer'),
   zener: has('zener'),
-  common: ({ circuit }) => circuit.parts.some(({ body }) => body !== undefined),
+  capacitor: has('capacitor'),
+  transistor: has('transistor'),
+  filter: ({ sums }) => sums.sound !== undefined,
+  common: ({ circuit }) => circuit.parts.some(({ kind, body }) => kind === 'led' && body !== undefined),
   hogging: ({ findings, sums }) =>
     findings.some(({ code }) => code === 'unequal-lamps') || sums.ways.some(({ kind }) => kind === 'shared'),
   limit: ({ supply }) => supply.kind === 'bench',

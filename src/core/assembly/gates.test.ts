@@ -50,7 +50,8 @@ function standing({ plan, circuit }: Sheet, there: ReadonlySet<string>, { held }
     ...built,
     parts: built.parts.map((part) => {
       const hand = held[part.id];
-      if (isKind(part, 'switch')) return { ...part, params: { ...part.params, closed: hand === 'closed' } };
+      if (isKind(part, 'switch'))
+        return { ...part, params: { ...part.params, closed: hand === 'closed' || hand === 'on' } };
       if (isKind(part, 'ldr') && hand !== undefined && isScene(hand))
         return { ...part, params: { ...part.params, lux: SCENE_LUX[hand] } };
       if (isKind(part, 'signal') && typeof hand === 'number' && part.params.level !== undefined) {

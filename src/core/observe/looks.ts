@@ -3,6 +3,7 @@ import { isKind, type Circuit } from '../circuit/circuit';
 import type { Amps } from '../quantities/units';
 import type { Moving, Observation } from './observation';
 import { burstsOf, mean } from '../solver/run/cycles';
+import { hearsSound } from './held';
 import { reportOf } from './observe';
 
 /** What an eye says of a lamp. */
@@ -98,9 +99,10 @@ function movement(seen: Moving, id: string): { hertz: number; litFor: number | u
   const rises = whole.map((spell) => spell.from);
   const counted = whole.length > 0 ? whole : spells;
   const litFor = counted.length > 0 ? mean(counted.map((spell) => spell.to - spell.from)) : undefined;
-  // What it does while it starts is not what is seen of it.
+  // What a tone does while it begins is not what is seen of it.
+  const begun = seen.circuit.parts.some(hearsSound) ? from : 0;
   const peak = run.parts[id]!.amps.reduce(
-    (most, amps, i) => (run.time[i]! >= from ? Math.max(most, amps) : most),
+    (most, amps, i) => (run.time[i]! >= begun ? Math.max(most, amps) : most),
     0,
   );
   const often = rises.length > 1 ? rises.length / (to - from) : 0;
