@@ -220,12 +220,16 @@ export function readingWords({ part, measure, low, high, during = [] }: GateRead
     const ten = (hertz: number) => formatQuantity(10 / hertz, 's', 2);
     return `Ten flashes of ${part} take ${ten(high)} to ${ten(low)}.`;
   }
+  const band =
+    high > low
+      ? `${formatQuantity(low, 'V', 3)} to ${formatQuantity(high, 'V', 3)}`
+      : `about ${formatQuantity(low, 'V', 2)}`;
   const mean = measure === 'meanVolts' ? ', the mean while it comes and goes' : '';
   const lit =
     during.length > 0
       ? `While ${listWords(during)} ${during.length === 1 ? 'is' : 'are'} lit, across`
       : 'Across';
-  return `${lit} ${part} the meter reads ${formatQuantity(low, 'V', 3)} to ${formatQuantity(high, 'V', 3)}${mean}.`;
+  return `${lit} ${part} the meter reads ${band}${mean}.`;
 }
 
 /** From hole to hole, or all of them where a thing has more than two legs. */

@@ -12,6 +12,7 @@ import {
   judgeBench,
   listen,
   loudnessOf,
+  mixed,
   makeSheet,
   resistorForCurrent,
   responseTo,
@@ -77,10 +78,10 @@ export const coreApi = {
   music: fromWav,
   /** A sound as a file that a browser plays, quietly enough to startle nobody. */
   heardAs(sound: TestSound | Music) {
-    const { rate, samples } = typeof sound === 'string' ? testSound(sound) : sound.left;
+    const music = typeof sound === 'string' ? testSound(sound) : mixed(sound);
     return toWav(
-      Float64Array.from(samples, (value) => value * HEARD_AT),
-      rate,
+      Float64Array.from(music.samples, (value) => value * HEARD_AT),
+      music.rate,
     );
   },
   response(circuit: Circuit, loudness: number): Response {

@@ -6,4 +6,4 @@ export { soundOf } from '../observe/sound';
 export { FRAME, listen, type Heard, type Music } from './listen';
 export { SOUND_RATE, sweptHertz, TEST_SECONDS, TEST_SOUNDS, testSound, type TestSound } from './pieces';
 export { asLoud, responseTo, tonesAlong, type Response } from './response';
-export { loudnessOf, roughly } from './roughly';
+export { loudnessOf, mixed, roughly } from './roughly';

@@ -16,11 +16,11 @@ const LOUD = [0.15, 0.3, 0.6, 1] as const;
  * strong each octave of the piece is from frame to frame. Octaves that come
  * together add up by their power, each as far as it lights the lamp.
  */
-export function roughly(circuit: Circuit, { left, right }: Music): Heard {
+export function roughly(circuit: Circuit, music: Music): Heard {
   const tables = LOUD.map((loudness) => responseTo(circuit, MIDDLES, loudness));
   const ids = Object.keys(tables[0]!.lamps);
-  const frames = framesOf(left);
-  const both = mixed(left, right);
+  const frames = framesOf(music.left);
+  const both = mixed(music);
   const strengths = MIDDLES.map((middle) => strengthsIn(both, middle, frames));
   const lamps = Object.fromEntries(
     ids.map((id) => {
@@ -50,10 +50,10 @@ function strengthFor(curve: readonly Amps[]): number {
 const SURE_AMPS: Amps = 2e-4;
 
 /** How far a piece swings in each frame, of 1. */
-export function loudnessOf({ left, right }: Music): Float32Array {
-  const length = Math.round(FRAME * left.rate);
-  const { samples } = mixed(left, right);
-  const frames = framesOf(left);
+export function loudnessOf(music: Music): Float32Array {
+  const length = Math.round(FRAME * music.left.rate);
+  const { samples } = mixed(music);
+  const frames = framesOf(music.left);
   return Float32Array.from({ length: frames }, (_, frame) =>
     samples
       .subarray(frame * length, (frame + 1) * length)
@@ -61,7 +61,8 @@ export function loudnessOf({ left, right }: Music): Float32Array {
   );
 }
 
-function mixed(left: Sound, right: Sound): Sound {
+/** Both sides as one. */
+export function mixed({ left, right }: Music): Sound {
   return { rate: left.rate, samples: left.samples.map((value, i) => (value + (right.samples[i] ?? 0)) / 2) };
 }
 

@@ -39,7 +39,7 @@ export function Followed({ listening, sheet, title, sound, playing }: Props) {
     if (!amps) return [];
     const sort = sheet.sorts[own[0]!] ?? 'red';
     const counted = followed > 0 ? amps.subarray(0, followed) : amps;
-    const lit = counted.reduce((sum, value) => sum + (value >= LIT_AMPS / 5 ? 1 : 0), 0);
+    const lit = counted.reduce((sum, value) => sum + (value >= LIT_AMPS ? 1 : 0), 0);
     return [
       {
         key: band,

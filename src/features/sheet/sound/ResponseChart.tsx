@@ -20,6 +20,11 @@ interface Props {
   fillOf(lamp: string): string;
 }
 
+/** The most of a curve: its name stands over it, however loud it is played. */
+function peakOf(amps: readonly number[] = []): number {
+  return Math.max(0, ...amps);
+}
+
 /** What each channel's lamps get at every tone, with the bounds of its filter and its own tone. */
 export function ResponseChart({ response: { hertz, lamps }, sound, fillOf }: Props) {
   const [least, most] = [hertz[0]!, hertz[hertz.length - 1]!];
@@ -40,7 +45,7 @@ export function ResponseChart({ response: { hertz, lamps }, sound, fillOf }: Pro
       aria-label={`Current of the lamps from ${formatQuantity(least, 'Hz', 2)} to ${formatQuantity(most, 'Hz', 2)}`}
     >
       <AmpsAxis up={up} left={LEFT} right={RIGHT} unitAt={TOP - 12} />
-      {sound.channels.map(({ band, tone, lamps: own, at }) => (
+      {sound.channels.map(({ band, tone, lamps: own }) => (
         <g key={band}>
           <path d={path(lamps[own[0]!] ?? [])} fill="none" stroke="var(--ink)" strokeWidth="3.4" />
           <path
@@ -50,7 +55,13 @@ export function ResponseChart({ response: { hertz, lamps }, sound, fillOf }: Pro
             strokeWidth="2.2"
             strokeDasharray={DASHES[band]}
           />
-          <text x={across(tone)} y={up(at[band]) - 7} textAnchor="middle" fontSize="11.5" fill="var(--ink)">
+          <text
+            x={across(tone)}
+            y={up(peakOf(lamps[own[0]!])) - 7}
+            textAnchor="middle"
+            fontSize="11.5"
+            fill="var(--ink)"
+          >
             {BAND_WORDS[band]}, {own.join(' and ')}
           </text>
           <path

@@ -93,7 +93,7 @@ function beforeWords(state: Listening['state'], nothing: boolean): string {
 /** What each channel's lamps get along all tones. */
 function ToneByTone({ sheet, circuit, loudness }: Question & Pick<Props, 'sheet'>) {
   const question: Question = { circuit, loudness };
-  const { reply, of, waiting } = useAsked('quick', question, askResponse);
+  const { reply, of, waiting } = useAsked('tones', question, askResponse);
   const current = reply && JSON.stringify(of) === JSON.stringify(question) ? reply : undefined;
   return (
     <section className="ruled" aria-busy={waiting}>
