@@ -19,7 +19,7 @@ export function LightSwitchWish({ params, style, problems, onChange }: WishProps
         names={RESISTED}
         onChoose={(how) => set({ madeFor: how === 'own' ? undefined : MADE_FOR[how] })}
       />
-      , be <SceneWords params={params} set={set} />
+      , <SceneWords params={params} set={set} />
       {(params.madeFor === undefined || params.power !== undefined) && (
         <>
           , at about <AmpsWord amps={params.amps} problems={problems} onChange={(amps) => set({ amps })} />
