@@ -74,7 +74,9 @@ function afterPower(gate: Gate, sheet: Sheet): StepWords {
       ...gate.readings.map(readingWords),
       pressWords(sheet),
       // The figures are those of the circuit that is wanted: a board that makes another is not spoken of.
-      sheet.sums.light && sheet.built.asWanted && otherLight(sheet.sums.light),
+      sheet.sums.light &&
+        sheet.built.asWanted &&
+        otherLight(sheet.sums.light, sheet.sums.design.lamps.length > 1 ? 'D1' : undefined),
       sheet.sums.sound && sheet.built.asWanted && otherTones(sheet.sums.sound),
     ]
       .filter(Boolean)

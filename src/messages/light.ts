@@ -116,9 +116,10 @@ export function lightPredictions({ way, lit, dark, sensor }: LightSums): string[
 }
 
 /** What becomes of the lamp in the other light, where it keeps to its aim there. */
-export function otherLight({ dark, sensor, scenes }: LightSums): string {
+/** @param lamp what it is called: by its name where another shines beside it */
+export function otherLight({ dark, sensor, scenes }: LightSums, lamp = 'the lamp'): string {
   const out = scenes.some(({ scene, amps }) => scene === dark && amps < GLOW_AMPS);
-  return out ? `Then ${sensor} ${SCENE_WORDS[dark]}: the lamp goes out.` : '';
+  return out ? `Then ${sensor} ${SCENE_WORDS[dark]}: ${lamp} goes out.` : '';
 }
 
 /** The rule in one sentence, traced aloud. */

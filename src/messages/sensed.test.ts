@@ -13,6 +13,7 @@ import {
 } from './light';
 import { leastWords } from './lengths';
 import { lessonLine } from './lessonLine';
+import { namesIn } from './names';
 import { pointName, probeWords } from './points';
 import { cellLines, pulseLines, pulseTalk, whyItLights } from './pulses';
 import { stepWords } from './steps';
@@ -104,6 +105,10 @@ describe('a lamp that follows the light in words', () => {
     const last = stepWords(sheet.steps.at(-1)!, sheet).detail;
     expect(last).toContain('L1 at dusk.');
     expect(last).toContain(otherLight(light));
+    const powered = patternSheet('light-switch', { power: 'red' });
+    expect(stepWords(powered.steps.at(-1)!, powered).detail).toContain('D1 goes out.');
+    expect(lessonLine(powered)).toMatch(/^white lamp, /u);
+    expect(namesIn(powered.circuit)('S1')).toBe('the switch S1');
     expect(sheet.goals.map(goalWords)[0]).toBe(`The lamp is lit ${SCENE_WORDS.dusk}.`);
     expect(lessonLine(sheet)).toContain('lit at dusk and dark in the lit classroom');
   });

@@ -76,6 +76,21 @@ export function ButtonDrawing({ ends, label }: Props) {
   );
 }
 
+/** A switch that stays as it is put: a knob at one end of its slot. */
+export function SlideDrawing({ ends, label }: Props) {
+  const [a, b] = ends as [Point, Point];
+  const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
+  return (
+    <>
+      <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={DRAWN.leg} strokeWidth="2" />
+      <Block middle={middle} width={20} height={26} fill={DRAWN.trench} />
+      <rect x={middle.x - 5} y={middle.y - 9} width="10" height="18" fill={DRAWN.board} stroke={DRAWN.ink} />
+      <rect x={middle.x - 5} y={middle.y - 9} width="10" height="8" fill={DRAWN.ink} />
+      <Label place={{ x: middle.x + 16, y: middle.y + 4 }} first={label} />
+    </>
+  );
+}
+
 /** The three-colour lamp: four legs in a line, the longest marked. */
 export function ThreeColourDrawing({
   ends,

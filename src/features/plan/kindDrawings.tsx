@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { formatOhms, formatQuantity, type Part } from '@/core';
 import type { Point } from './geometry';
-import { ButtonDrawing, ChipDrawing, GlassDrawing, KnobDrawing } from './OtherDrawings';
+import { ButtonDrawing, ChipDrawing, GlassDrawing, KnobDrawing, SlideDrawing } from './OtherDrawings';
 import { DRAWN } from './palette';
 import { CanDrawing, CoilDrawing, LeadsDrawing, SensorDrawing, ThreeLegDrawing } from './SmallDrawings';
 
@@ -30,9 +30,12 @@ const DRAWINGS: { readonly [K in Drawn]: Draw<K> } = {
   potentiometer: (part, ends) => (
     <KnobDrawing ends={ends} label={`${part.id} ${formatOhms(part.params.ohms)}`} />
   ),
-  switch: ({ id, params }, ends) => (
-    <ButtonDrawing ends={ends} label={`${id} ${params.stays ? 'on, off' : 'push'}`} />
-  ),
+  switch: ({ id, params }, ends) =>
+    params.stays ? (
+      <SlideDrawing ends={ends} label={`${id} on, off`} />
+    ) : (
+      <ButtonDrawing ends={ends} label={`${id} push`} />
+    ),
   timer: ({ id }, ends, _brief, pins) => <ChipDrawing ends={ends} pins={pins} label={id} />,
   capacitor: (part, ends, brief) => (
     <CanDrawing

@@ -65,8 +65,11 @@ function insideOhms(figures: LampFigures, volts: Volts): Ohms {
 }
 
 /** A lamp between the rails behind the switch: it shows that the supply is on. */
-export function pilotLamp({ power, ...params }: LightSwitchParams, means: Means): Outcome<Piece> {
-  if (power === undefined) return accepted({ parts: [], strings: [], sorts: {} });
+export function pilotLamp(
+  { power, ...params }: LightSwitchParams,
+  means: Means,
+): Outcome<Piece & { readonly before: readonly Part[] }> {
+  if (power === undefined) return accepted({ before: [], parts: [], strings: [], sorts: {} });
   const bank = bankOf({ ...params, strings: [[power]], side: 'plus' }, means);
   if (!bank.ok) return bank;
   const sum = bank.value.strings[0]!;
@@ -77,8 +80,9 @@ export function pilotLamp({ power, ...params }: LightSwitchParams, means: Means)
     params: { closed: true, stays: true },
   };
   return accepted({
+    // The switch comes before everything, its lamp after the one that the lesson is about.
+    before: [onOff],
     parts: [
-      onOff,
       resistorPart('R4', SWITCHED, 'power', sum.chosen, toleranceOf(means.style)),
       lampPart('D2', 'power', MINUS, means.shelf.lamps[power]),
     ],

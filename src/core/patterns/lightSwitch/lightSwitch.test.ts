@@ -296,4 +296,9 @@ describe('a power lamp with its switch', () => {
     const seen = observe(off.circuit);
     expect(seen.ok && seen.value.parts['D2']!.amps).toBeLessThan(1e-9);
   });
+
+  it('is not what the lesson is told by: that is the lamp that follows the light', () => {
+    expect(sheet.sums.design.lamps.map(({ part }) => part)).toEqual(['D1', 'D2']);
+    expect(sheet.sums.design.lamps[0]!.type).toBe('white');
+  });
 });

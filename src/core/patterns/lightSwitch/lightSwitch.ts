@@ -66,10 +66,11 @@ function design(params: LightSwitchParams, means: Means): Outcome<Design> {
   const circuitWith = (trim: number): Circuit =>
     circuitFrom([
       supplyPart(supply),
-      ...pilot.value.parts,
+      ...pilot.value.before,
       ...lit.value.parts,
       transistorPart(),
       ...sensorParts(params, trim, guard, tolerance),
+      ...pilot.value.parts,
     ]);
   const half = lit.value.amps / 2;
   const aimed = inLight(circuitWith(1e4), aimOf(params));

@@ -45,7 +45,8 @@ export function WhatIfSection({ sheet, shelf, style }: Props) {
   const resistors = sheet.sums.timing ? all.filter((id) => guards.includes(id)) : all;
   const [chosen, setChosen] = useState('');
   const resistor = resistors.includes(chosen) ? chosen : resistors[0];
-  if (!resistor) return null;
+  // Of what follows a sound nothing can be said at rest.
+  if (!resistor || sheet.sums.sound) return null;
   const own = sheet.sums.strings.find((sum) => sum.resistor === resistor);
   const lamp = own?.lamps[0]?.part ?? sheet.sums.design.lamps[0]?.part;
   if (!lamp) return null;

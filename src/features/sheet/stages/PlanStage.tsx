@@ -4,6 +4,7 @@ import {
   choiceOf,
   moveLeg,
   recolour,
+  partOf,
   standInFor,
   takeAway,
   turnPart,
@@ -19,7 +20,7 @@ import {
 } from '@/core';
 import Form from 'react-bootstrap/Form';
 import { capital } from '@/messages/grammar';
-import { BOARD_SHORT, kindIn, legName, thingName } from '@/messages/names';
+import { BOARD_SHORT, kindIn, legName, namesIn, thingName } from '@/messages/names';
 import { saveSvg } from '@/features/plan/saveSvg';
 import { slug } from '@/ui/download';
 import { Note } from '@/ui/Note';
@@ -123,9 +124,11 @@ interface RowProps {
 function PieceRow({ placement, plan, trial, sheet, values, onPick }: RowProps) {
   const { part } = placement;
   const kind = kindIn(sheet.circuit, part, plan);
+  const own = partOf(sheet.circuit, part);
+  const name = own?.kind === 'switch' ? namesIn(sheet.circuit)(part) : thingName(kind, part);
   return (
     <tr onFocus={() => onPick(part)}>
-      <th scope="row">{capital(thingName(kind, part).replace(/^the /u, ''))}</th>
+      <th scope="row">{capital(name.replace(/^the /u, ''))}</th>
       <td>
         <div className="leg-list">
           {Object.entries(placement.legs).map(([pin, hole]) => (
