@@ -1,5 +1,5 @@
 import { lessons } from '@/server/repositories/lessons';
-import { database } from '@/server/db/connection';
+import { closeDatabase } from '@/server/db/connection';
 import { fillDemo } from './fill';
 
 /** Fills the database that MIVVET_DB names, unless it holds lessons already; around now, or the instant that is given. */
@@ -9,7 +9,7 @@ async function main(): Promise<void> {
     await fillDemo(process.argv[2] === undefined ? new Date() : new Date(process.argv[2]));
     console.log('Filled in the model-harbour course.');
   }
-  await (await database()).destroy();
+  await closeDatabase();
 }
 
 main().catch((error: unknown) => {

@@ -1,3 +1,5 @@
+import { DatabaseProblem, problemKind, type DatabaseProblemKind } from './db/problems';
+
 /** What an action answers: what it made, or a sentence that says why it did not. Nothing typed is lost either way. */
 export type Answer<T> =
   | { readonly ok: true; readonly value: T }
@@ -33,16 +35,24 @@ export async function guarded<T>(work: () => Promise<Answer<T>>): Promise<Answer
   }
 }
 
+const NOT_SAVED: Readonly<Record<DatabaseProblemKind, string>> = {
+  damaged:
+    'Not saved: the database is damaged. What you typed stays here. Stop the program, keep the file, and put back the newest backup.',
+  newer: 'Not saved: the database was written by a newer Mivvet. What you typed stays here.',
+  foreign: 'Not saved: what stands at the database’s place is no Mivvet database. What you typed stays here.',
+  'read-only':
+    'Not saved: the database file cannot be written. Look at its folder’s permissions; what you typed stays here.',
+  locked: 'Not saved: another program holds the database. What you typed stays here; save again in a moment.',
+  unreachable:
+    'Not saved: the database file cannot be reached. Look at its folder and disk; what you typed stays here.',
+};
+
 function storageSentence(error: unknown): string | undefined {
   const text = error instanceof Error ? `${(error as { code?: string }).code ?? ''} ${error.message}` : '';
   if (/SQLITE_FULL|ENOSPC|disk is full/iu.test(text)) {
     return 'Not saved: the disk is full. Free some space; what you typed stays here and can be saved again.';
   }
-  if (/SQLITE_BUSY|database is locked/iu.test(text)) {
-    return 'Not saved: another program holds the database. What you typed stays here; save again in a moment.';
-  }
-  if (/SQLITE_(IOERR|READONLY|CANTOPEN|CORRUPT)/iu.test(text)) {
-    return 'Not saved: the database file cannot be written. Look at its folder’s permissions and disk; what you typed stays here.';
-  }
-  return undefined;
+  if (/SQLITE_IOERR/iu.test(text)) return NOT_SAVED.unreachable;
+  const kind = error instanceof DatabaseProblem ? error.kind : problemKind(error);
+  return kind && NOT_SAVED[kind];
 }

@@ -1,7 +1,7 @@
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { database } from '@/server/db/connection';
+import { closeDatabase } from '@/server/db/connection';
 
 /** Points this test file at a database of its own, and closes and removes it afterwards. */
 export function ownDatabase(): { file: string } {
@@ -9,8 +9,7 @@ export function ownDatabase(): { file: string } {
   const file = path.join(folder, 'test.sqlite');
   process.env['MIVVET_DB'] = file;
   afterAll(async () => {
-    await (await database()).destroy();
-    (globalThis as { mivvetDatabase?: unknown }).mivvetDatabase = undefined;
+    await closeDatabase();
     fs.rmSync(folder, { recursive: true, force: true });
   });
   return { file };

@@ -1,10 +1,16 @@
 import type { Knex } from 'knex';
 import { environment } from '../env';
 import { openDatabase } from './open';
+import { patiently } from './patience';
 
-const held = globalThis as { mivvetDatabase?: Promise<Knex> | undefined };
+/** Kept on globalThis, so that reloading in development does not open more. */
+const held = globalThis as {
+  mivvetDatabase?: Promise<Knex> | undefined;
+  mivvetWrites?: Promise<unknown> | undefined;
+  mivvetSettling?: NodeJS.Timeout | undefined;
+};
 
-/** The one connection of this process; kept on globalThis so that reloading in development does not open more. */
+/** The database of this process. */
 export function database(): Promise<Knex> {
   held.mivvetDatabase ??= openDatabase(environment().database).catch((error: unknown) => {
     held.mivvetDatabase = undefined;
@@ -13,7 +19,37 @@ export function database(): Promise<Knex> {
   return held.mivvetDatabase;
 }
 
-/** Runs a piece of work in one transaction: all of it is kept, or none. */
+/** Runs a piece of work in one transaction, after those that came before it: all of it is kept, or none. */
 export async function write<T>(work: (trx: Knex.Transaction) => Promise<T>): Promise<T> {
-  return (await database()).transaction(work);
+  const turn = (held.mivvetWrites ?? Promise.resolve()).then(async () =>
+    (await database()).transaction(work),
+  );
+  held.mivvetWrites = turn.catch(() => undefined);
+  const value = await turn;
+  settleSoon();
+  return value;
+}
+
+/** The database file alone holds everything once writing has rested for so long. */
+const SETTLE_AFTER_MS = 1500;
+
+function settleSoon(): void {
+  clearTimeout(held.mivvetSettling);
+  held.mivvetSettling = setTimeout(() => {
+    void held.mivvetDatabase
+      ?.then(async (db) => db.raw('PRAGMA wal_checkpoint(PASSIVE)'))
+      .catch(() => undefined);
+  }, SETTLE_AFTER_MS).unref();
+}
+
+/** Brings everything that was written into the database file itself, and closes it. */
+export async function closeDatabase(): Promise<void> {
+  const open = held.mivvetDatabase;
+  if (!open) return;
+  clearTimeout(held.mivvetSettling);
+  await held.mivvetWrites;
+  const db = await open;
+  await patiently(async () => db.raw('PRAGMA wal_checkpoint(TRUNCATE)'), 1000).catch(() => undefined);
+  await db.destroy();
+  held.mivvetDatabase = undefined;
 }

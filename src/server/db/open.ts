@@ -2,34 +2,90 @@ import fs from 'node:fs';
 import path from 'node:path';
 import knex, { type Knex } from 'knex';
 import { LibsqlClient } from './libsqlClient';
-import { migrationSource } from './migrations/index';
+import { migrationNames, migrationSource } from './migrations/index';
+import { patiently } from './patience';
+import { DatabaseProblem, problemKind } from './problems';
 
 interface RawConnection {
   exec(sql: string): void;
 }
 
-const PRAGMAS = ['journal_mode = WAL', 'foreign_keys = ON', 'synchronous = FULL', 'busy_timeout = 5000'];
+/** The driver never waits for a lock: we do, and let everything else go on meanwhile. */
+const PRAGMAS = ['busy_timeout = 0', 'journal_mode = WAL', 'foreign_keys = ON', 'synchronous = FULL'];
+/** One connection writes at a time; the others let pages be read meanwhile. */
+const CONNECTIONS = 3;
 
-/** Opens a database file, brings its tables up to date, and leaves it ready for use. */
+/**
+ * Opens a database file, brings its tables up to date, and leaves it ready for use.
+ *
+ * @throws DatabaseProblem that says what is the matter with the file as a whole
+ */
 export async function openDatabase(file: string): Promise<Knex> {
-  if (file !== ':memory:') fs.mkdirSync(path.dirname(file), { recursive: true });
-  const db = knex({
+  try {
+    makeReady(file);
+  } catch (error) {
+    throw asProblem(error, file);
+  }
+  const db = knexOn(file);
+  try {
+    await refuseUnfit(db, file);
+    await db.migrate.latest({ migrationSource });
+    return db;
+  } catch (error) {
+    await db.destroy();
+    throw asProblem(error, file);
+  }
+}
+
+/** Knex over a file as it is: nothing is checked and no table is made. */
+export function knexOn(file: string): Knex {
+  return knex({
     client: LibsqlClient,
     connection: { filename: file },
     useNullAsDefault: true,
+    // What goes wrong is thrown, and said once where it is caught.
+    log: { error: () => undefined, warn: () => undefined },
     pool: {
       min: 1,
-      max: 1,
+      max: CONNECTIONS,
       afterCreate(connection: RawConnection, done: (error: Error | null, c: RawConnection) => void) {
-        try {
-          for (const pragma of PRAGMAS) connection.exec(`PRAGMA ${pragma}`);
-          done(null, connection);
-        } catch (error) {
-          done(error as Error, connection);
-        }
+        patiently(() => PRAGMAS.forEach((pragma) => connection.exec(`PRAGMA ${pragma}`))).then(
+          () => done(null, connection),
+          (error: unknown) => done(error as Error, connection),
+        );
       },
     },
   });
-  await db.migrate.latest({ migrationSource });
-  return db;
+}
+
+/** The folder is there and may be written, and so may the file where there is one. */
+function makeReady(file: string): void {
+  const folder = path.dirname(file);
+  fs.mkdirSync(folder, { recursive: true });
+  fs.accessSync(folder, fs.constants.W_OK);
+  if (fs.existsSync(file)) fs.accessSync(file, fs.constants.W_OK);
+}
+
+/** @throws DatabaseProblem for a file that is damaged, foreign or newer */
+export async function refuseUnfit(db: Knex, file: string): Promise<void> {
+  const tables = new Set(
+    ((await db('sqlite_master').where({ type: 'table' }).select('name')) as { name: string }[]).map(
+      (t) => t.name,
+    ),
+  );
+  tables.delete('sqlite_sequence');
+  if (tables.size === 0) return;
+  if (!tables.has('knex_migrations')) throw new DatabaseProblem('foreign', file);
+  const [found] = (await db.raw('PRAGMA quick_check(1)')) as { quick_check: string }[];
+  if (found && found.quick_check !== 'ok') throw new DatabaseProblem('damaged', file, found.quick_check);
+  const done = (await db('knex_migrations').select('name')) as { name: string }[];
+  const known = new Set(migrationNames);
+  const unknown = done.find(({ name }) => !known.has(name));
+  if (unknown) throw new DatabaseProblem('newer', file, `it knows “${unknown.name}”`);
+}
+
+function asProblem(error: unknown, file: string): unknown {
+  if (error instanceof DatabaseProblem) return error;
+  const kind = problemKind(error);
+  return kind ? new DatabaseProblem(kind, file, (error as Error).message) : error;
 }

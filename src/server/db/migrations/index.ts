@@ -17,3 +17,6 @@ export const migrationSource: Knex.MigrationSource<Migration> = {
   getMigrationName: (migration) => migration.name,
   getMigration: async (migration) => migration,
 };
+
+/** Every migration that this program knows, by name. */
+export const migrationNames: readonly string[] = MIGRATIONS.map(({ name }) => name);
