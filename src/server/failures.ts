@@ -1,4 +1,4 @@
-import { DatabaseProblem, problemKind, type DatabaseProblemKind } from './db/problems';
+import { DatabaseProblem, problemKind, wordsOf, type DatabaseProblemKind } from './db/problems';
 
 /** What an action answers: what it made, or a sentence that says why it did not. Nothing typed is lost either way. */
 export type Answer<T> =
@@ -48,7 +48,7 @@ const NOT_SAVED: Readonly<Record<DatabaseProblemKind, string>> = {
 };
 
 function storageSentence(error: unknown): string | undefined {
-  const text = error instanceof Error ? `${(error as { code?: string }).code ?? ''} ${error.message}` : '';
+  const text = wordsOf(error);
   if (/SQLITE_FULL|ENOSPC|disk is full/iu.test(text)) {
     return 'Not saved: the disk is full. Free some space; what you typed stays here and can be saved again.';
   }

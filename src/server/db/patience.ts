@@ -1,4 +1,5 @@
 import { setTimeout as pause } from 'node:timers/promises';
+import { wordsOf } from './problems';
 
 /** How long a write or a read waits for another program to let go of the database, and how often it looks. */
 const PATIENCE_MS = 5000;
@@ -23,5 +24,5 @@ export async function patiently<T>(work: () => T | Promise<T>, patience = PATIEN
 }
 
 export function isLocked(error: unknown): boolean {
-  return error instanceof Error && /SQLITE_(BUSY|LOCKED)/u.test((error as { code?: string }).code ?? '');
+  return /SQLITE_(BUSY|LOCKED)/u.test(wordsOf(error));
 }

@@ -47,11 +47,17 @@ export class DatabaseProblem extends Error {
 
 /** What the driver's words about a whole file mean; `undefined` where they are about something else. */
 export function problemKind(error: unknown): DatabaseProblemKind | undefined {
-  const text = error instanceof Error ? `${(error as { code?: string }).code ?? ''} ${error.message}` : '';
+  const text = wordsOf(error);
   if (/SQLITE_CORRUPT|malformed/iu.test(text)) return 'damaged';
   if (/SQLITE_NOTADB|not a database/iu.test(text)) return 'foreign';
   if (/SQLITE_(BUSY|LOCKED)|database is locked/iu.test(text)) return 'locked';
   if (/SQLITE_READONLY|EACCES|EROFS|EPERM/iu.test(text)) return 'read-only';
   if (/SQLITE_CANTOPEN|Unable to open|ENOENT|ENOTDIR|EEXIST/iu.test(text)) return 'unreachable';
   return undefined;
+}
+
+/** Code and message of whatever was thrown. */
+export function wordsOf(error: unknown): string {
+  const { code = '', message = '' } = (error ?? {}) as { code?: string; message?: string };
+  return `${code} ${message}`;
 }
