@@ -57,13 +57,13 @@ module.exports = {
     {
       name: 'core-has-one-door',
       severity: 'error',
-      from: { path: '^(src/(messages|cli|workers|features|ui|app|server|demo)|bench)/' },
+      from: { path: '^(src/(messages|cli|workers|features|ui|app|server|demo|house)|bench)/' },
       to: { path: '^src/core/', pathNot: '^src/core/index\\.ts$' },
     },
     {
       name: 'only-server-touches-the-database',
       severity: 'error',
-      from: { pathNot: '^(src/(server|demo)|tests)/' },
+      from: { pathNot: '^(src/(server|demo|house)|tests)/' },
       to: { path: ['^node_modules/(knex|libsql)/', '^src/server/db/'] },
     },
     {

@@ -61,3 +61,9 @@ export function serve(args, env = {}) {
 export function say(text) {
   console.log(`mivvet: ${text}`);
 }
+
+/** What stands behind `--name` on the command line. */
+export function option(name) {
+  const at = process.argv.indexOf(name);
+  return at >= 0 ? process.argv[at + 1] : undefined;
+}

@@ -19,12 +19,6 @@ let failed = 0;
 /** What failed, by name: said again at the end, where it is looked for first. */
 const names = [];
 
-/** Runs one check that passes or fails as a whole. */
-function check(name, file, ...args) {
-  say(name);
-  return noted(name, run([tool(file), ...args]) === 0);
-}
-
 function noted(name, ok) {
   if (ok) passed++;
   else {
@@ -112,7 +106,11 @@ if (only !== 'e2e') {
   ]);
   unit();
 }
-if (only !== 'unit' && check('build', 'next/dist/bin/next', 'build')) interfaceTests();
+if (
+  only !== 'unit' &&
+  noted('build', run([path.join(ROOT, 'scripts', 'build.mjs')], { MIVVET_BUILD: '.next-test' }) === 0)
+)
+  interfaceTests();
 
 if (names.length > 0) console.log(`\nFailed:\n${names.map((name) => `- ${name}`).join('\n')}`);
 console.log(`\n${passed} passed, ${failed} failed`);

@@ -1,11 +1,15 @@
 import type { Metadata } from 'next';
+import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import '@fontsource-variable/atkinson-hyperlegible-next/index.css';
 import 'bootstrap/dist/css/bootstrap.min.css';
 import '@/ui/theme.css';
 import '@/ui/controls.css';
 import '@/ui/shell.css';
-import { Shell } from '@/ui/Shell';
+import { who } from '@/server/access/who';
+import { environment } from '@/server/env';
+import { houseStyle } from '@/server/repositories/settings';
+import { Shell } from '@/features/access/Shell';
 import { THEME_SCRIPT } from '@/ui/ThemeSwitch';
 
 export const metadata: Metadata = {
@@ -13,16 +17,31 @@ export const metadata: Metadata = {
   description: 'Plans beginner LED circuit lessons and checks every build.',
 };
 
-export default function RootLayout({ children }: { children: ReactNode }) {
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  const nonce = (await headers()).get('x-nonce') ?? '';
+  const { tables, role, mayLeave } = await house();
   return (
-    <html lang="en" data-bs-theme="light" suppressHydrationWarning>
+    <html lang="en" data-bs-theme="light" data-tables={tables} suppressHydrationWarning>
       <head>
-        <script dangerouslySetInnerHTML={{ __html: THEME_SCRIPT }} />
+        <script nonce={nonce} dangerouslySetInnerHTML={{ __html: THEME_SCRIPT }} suppressHydrationWarning />
       </head>
       <body>
-        <Shell />
+        <Shell role={role} mayLeave={mayLeave} />
         <main>{children}</main>
       </body>
     </html>
   );
+}
+
+/** Where the database is not fit for use, the page itself says so; the frame around it stands. */
+async function house() {
+  try {
+    const [style, asking] = await Promise.all([houseStyle(), who()]);
+    const role = asking?.role;
+    // In the demo whoever is on this machine is its educator, and comes back at once.
+    const mayLeave = role !== undefined && !(environment().demo && role === 'educator');
+    return { tables: style.value.tables, role, mayLeave };
+  } catch {
+    return { tables: 'comma', role: 'educator', mayLeave: false } as const;
+  }
 }

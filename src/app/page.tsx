@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import { admit } from '@/server/access/admit';
 import '@/features/today/today.css';
 import { PackingList } from '@/features/today/PackingList';
 import { stockName } from '@/messages/names';
@@ -9,6 +10,7 @@ import { StatusMark } from '@/ui/StatusMark';
 export const dynamic = 'force-dynamic';
 
 export default async function TodayPage() {
+  await admit('/');
   const day = dayOf(new Date());
   const today = await todayFor(day);
   return (
@@ -25,7 +27,7 @@ export default async function TodayPage() {
           <section className="ruled">
             <h2>Needs a retest</h2>
             {today.retests.map((retest) => (
-              <RetestList key={retest.sessionId} retest={retest} />
+              <RetestList key={retest.session.id} retest={retest} />
             ))}
             {today.retests.length === 0 && <p className="soft pt-2">Every bench measured so far is right.</p>}
           </section>
@@ -107,14 +109,14 @@ function RetestList({ retest }: { retest: Retest }) {
   return (
     <>
       <p className="small-print pt-2 mb-0">
-        <Link prefetch={false} href={`/check/${retest.sessionId}`}>
-          {retest.lesson}
+        <Link prefetch={false} href={`/check/${retest.session.id}`}>
+          {retest.session.lessonTitle}
         </Link>
-        , {retest.group}, {dayName(retest.onDate)}
+        , {retest.session.groupName}, {dayName(retest.session.onDate)}
       </p>
       <ul>
-        {retest.benches.map(({ bench, nickname, state, cause, next }) => (
-          <li key={bench}>
+        {retest.benches.map(({ studentId, bench, nickname, state, cause, next }) => (
+          <li key={studentId}>
             <StatusMark status={state} size={11} />{' '}
             <strong>
               {bench} {nickname}

@@ -264,7 +264,7 @@ export { tapesOf, type Tape } from './assembly/taped';
 // checking
 export { benchState, expandedUncertainty, judge, type Verdict, type VerdictName } from './checking/verdict';
 export { diagnose, type Cause, type Diagnosis } from './checking/diagnose';
-export { drawReadings, measuredAt, type FaultDictionary, type JudgedPoint } from './checking/dictionary';
+export * from './checking/index';
 export { dryRuns, type DryRun, type LampChange, type Lasting, type Ruin } from './checking/dryRun';
 export { ASKED_STATES, RIGHT_STATES, type Candidate, type FaultContext } from './checking/faults/fault';
 export { everyFault, faultsOf } from './checking/faults/index';
@@ -278,7 +278,6 @@ export { implausible } from './checking/plausible';
 export { noteReading } from './checking/noted';
 export { columnSummary, type ColumnSummary } from './checking/column';
 export { judgeBench, judgeReading, type JudgedBench, type Noted } from './checking/bench';
-export type { SessionExpectation } from './checking/session';
 // kits
 export type { Kit, KitLine } from './kits/kit';
 export type { Substitute } from './kits/substitutes';
@@ -286,7 +285,7 @@ export { EXTRAS_MOST, type Extra } from './kits/extras';
 export { stockKey, stockSpecSchema, type StockItem, type StockSpec } from './kits/stock';
 // sheet
 export { cautionsAt, type Caution, type CautionCode } from './sheet/cautions';
-export { faultContext, sessionExpectation } from './sheet/expectation';
+export { faultContext, sessionExpectation, sessionSignatures } from './sheet/expectation';
 export { speaksOfMains } from './sheet/mains';
 export {
   buildSchema,
@@ -300,7 +299,7 @@ export { asItStands, type Standing, type StandingReading } from './sheet/asItSta
 export type { SheetRequest } from './sheet/request';
 export { cheatSheet, type CheatCell, type CheatSheet } from './sheet/cheatSheet';
 export { BENEATHS, beneathsFor, dayOf, type Beneath, type Day } from './sheet/day';
-export { makeSheet, workOut, type Sheet } from './sheet/sheet';
+export { counted, makeSheet, workOut, type Sheet, type Uncounted } from './sheet/sheet';
 // formats
 export * from './formats/wav/index';
 export {
@@ -316,5 +315,4 @@ export {
   type Level,
 } from './formats/lesson/lesson';
 export { builtDiffers, builtOf, VALUED, type Built, type BuiltDifference } from './formats/lesson/built';
-export { parseStudents, type StudentRow } from './formats/csv/students';
-export { toCsv, type Cell } from './formats/csv/table';
+export * from './formats/csv/index';

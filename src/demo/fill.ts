@@ -3,7 +3,9 @@ import type { Sheet, SheetRequest } from '@/core';
 import { workOutFor } from '@/server/givenLesson';
 import { addBattery } from '@/server/repositories/batteries';
 import { addGroup, addStudents, group } from '@/server/repositories/groups';
-import { addLesson } from '@/server/repositories/lessons';
+import { judgeInBackground } from '@/server/judging';
+import { sheetSurroundings, workOutLines } from '@/server/lessonSheet';
+import { addLesson, lessonHeads } from '@/server/repositories/lessons';
 import { addReading, type ReadingKind } from '@/server/repositories/readings';
 import { addSession, session } from '@/server/repositories/sessions';
 import { addStock } from '@/server/repositories/stock';
@@ -45,6 +47,8 @@ export async function fillDemo(now: Date): Promise<void> {
   await give(office, plover, addDays(now, 2));
   await give(office, tern, addDays(now, 7));
   await give(loft, plover, addDays(now, 9));
+  await judgeInBackground();
+  await workOutLines(await lessonHeads(), await sheetSurroundings());
 }
 
 async function give(lessonId: number, groupId: number, day: Date): Promise<Given> {

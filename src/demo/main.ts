@@ -1,14 +1,16 @@
-import { lessons } from '@/server/repositories/lessons';
+import { lessonCount } from '@/server/repositories/lessons';
 import { closeDatabase } from '@/server/db/connection';
+import { stopThreads } from '@/server/work/pool';
 import { fillDemo } from './fill';
 
 /** Fills the database that MIVVET_DB names, unless it holds lessons already; around now, or the instant that is given. */
 async function main(): Promise<void> {
-  if ((await lessons()).length > 0) console.log('The demo course is there already.');
+  if ((await lessonCount()) > 0) console.log('The demo course is there already.');
   else {
     await fillDemo(process.argv[2] === undefined ? new Date() : new Date(process.argv[2]));
     console.log('Filled in the model-harbour course.');
   }
+  await stopThreads();
   await closeDatabase();
 }
 

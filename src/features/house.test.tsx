@@ -99,10 +99,14 @@ describe('a figure beyond what the house takes', () => {
     const notes = () => [...document.querySelectorAll('.note')].map(said).join(' ');
     await retype(user, 'Risk of running out of a part, %', '90');
     await user.click(screen.getByRole('button', { name: 'Save the house style' }));
-    await waitFor(() => expect(notes()).toMatch(/House style: spareRisk .*<=0\.5.* Nothing was saved\./u));
+    await waitFor(() =>
+      expect(notes()).toMatch(/The risk of running out must be at most 0\.5\. Nothing was saved\./u),
+    );
     await retype(user, 'Counts of the display', '20');
     await user.click(screen.getByRole('button', { name: 'Save the meter' }));
-    await waitFor(() => expect(notes()).toMatch(/Meter: counts .*>=199.* Nothing was saved\./u));
+    await waitFor(() =>
+      expect(notes()).toMatch(/The counts of the display must be at least 199\. Nothing was saved\./u),
+    );
     expect(keepStyle).not.toHaveBeenCalled();
     expect(keepMeter).not.toHaveBeenCalled();
   });
@@ -206,8 +210,8 @@ describe('a group', () => {
     archivedAt: null,
     version: 7,
     students: [
-      { id: 1, bench: 1, nickname: 'Wren', archivedAt: null },
-      { id: 2, bench: 2, nickname: 'Fenn', archivedAt: '2026-11-01T00:00:00.000Z' },
+      { id: 1, bench: 1, nickname: 'Wren', version: 1, archivedAt: null },
+      { id: 2, bench: 2, nickname: 'Fenn', version: 1, archivedAt: '2026-11-01T00:00:00.000Z' },
     ],
   };
   const sessions = [
@@ -232,7 +236,7 @@ describe('a group', () => {
     await retype(user, 'Name', 'Terns');
     await user.click(screen.getByRole('button', { name: 'Save' }));
     await screen.findByText('Somebody renamed it.');
-    expect(renameGroup).toHaveBeenCalledWith(3, 7, 'Terns', 'at six');
+    expect(renameGroup).toHaveBeenCalledWith(3, 7, { name: 'Terns', meets: 'at six' });
     await user.click(screen.getAllByRole('button', { name: 'Put away' })[0]!);
     await waitFor(() => expect(putAwayGroup).toHaveBeenCalledWith(3, true));
   });
@@ -259,7 +263,7 @@ describe('a group', () => {
     await retype(user, 'Bench', '4');
     await user.click(screen.getByRole('button', { name: 'Save' }));
     await screen.findByText('Bench 4 is taken.');
-    expect(changeStudent).toHaveBeenCalledWith(1, 4, 'Wren');
+    expect(changeStudent).toHaveBeenCalledWith(1, 1, { bench: 4, nickname: 'Wren' });
     await user.click(screen.getByRole('button', { name: 'Leaves the group' }));
     await waitFor(() => expect(letLeave).toHaveBeenCalledWith(1, true));
     await user.click(screen.getByRole('button', { name: 'comes back' }));

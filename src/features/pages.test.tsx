@@ -92,8 +92,10 @@ describe('the check sheet', () => {
   ];
 
   it('has a row to write in for each bench, bands in the heads, and where the probes go', () => {
-    const page = text(<PrintedChecks title="Pier lamp" sheet={sheet} group="Tern" students={students} />);
-    expect(page).toContain('Pier lamp: check sheet , Tern'.replace(' ,', ','));
+    const page = text(
+      <PrintedChecks title="Pier lamp" sheet={sheet} group="Tern" onDate="2026-12-01" students={students} />,
+    );
+    expect(page.replaceAll(' ,', ',')).toContain('Pier lamp: check sheet, Tern, Tuesday 1 December 2026');
     expect(page).toContain('3 Wren');
     expect(page).toContain('7 Fenn');
     expect(page).toMatch(/across R1 , V 2\.6\d – 3\.1\d/u);
@@ -102,7 +104,9 @@ describe('the check sheet', () => {
   });
 
   it('has twelve empty rows without a group', () => {
-    const markup = renderToStaticMarkup(<PrintedChecks title="x" sheet={sheet} group="" students={[]} />);
+    const markup = renderToStaticMarkup(
+      <PrintedChecks title="x" sheet={sheet} group="" onDate={undefined} students={[]} />,
+    );
     expect(markup.match(/write-row/gu)).toHaveLength(12);
   });
 });

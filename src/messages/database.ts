@@ -28,6 +28,11 @@ const WORDS: Readonly<Record<string, DatabaseWords>> = {
     title: 'Another program holds the database.',
     wayOn: 'Close it, or wait until it has finished. Everything saved before is in the file.',
   },
+  unreadable: {
+    title: 'This is kept in a form that this program cannot read.',
+    wayOn:
+      'Nothing in it was changed, and everything else opens as before. A backup from before, or the program that wrote it, can read it.',
+  },
   'database-unreachable': {
     title: 'The database file cannot be reached.',
     wayOn: 'See that its folder is there and its disk is attached.',

@@ -2,13 +2,39 @@ import path from 'node:path';
 import { z } from 'zod';
 
 const schema = z.object({
-  /** Where the database lives; one setting, with a default under `data/`. */
+  /** Where the database lives. */
   MIVVET_DB: z.string().min(1).default(path.join('data', 'mivvet.sqlite')),
+  /** The built file of the threads that do heavy work; set by the commands that start the program. */
+  MIVVET_WORKER: z.string().optional(),
+  /** The demo house: whoever is on this machine is its educator. */
+  MIVVET_DEMO: z.literal('1').optional(),
+  /** Names under which the program is reached besides this machine's own, with a comma between: `mivvet.school.lan`. */
+  MIVVET_HOSTS: z.string().default(''),
+  /** A proxy in front of it says who asks, and how: `X-Forwarded-For`, `-Proto` and `-Host` are believed. */
+  MIVVET_PROXY: z.literal('1').optional(),
 });
 
+export interface Environment {
+  readonly database: string;
+  readonly worker: string | undefined;
+  readonly demo: boolean;
+  readonly hosts: readonly string[];
+  readonly behindProxy: boolean;
+}
+
 /** The environment as checked; a wrong one stops the program with the name of the setting. */
-export function environment(): { database: string } {
+export function environment(): Environment {
   const read = schema.safeParse(process.env);
-  if (!read.success) throw new Error(`Setting MIVVET_DB: ${read.error.issues[0]?.message}`);
-  return { database: path.resolve(/* turbopackIgnore: true */ read.data.MIVVET_DB) };
+  if (!read.success) {
+    const issue = read.error.issues[0]!;
+    throw new Error(`Setting ${issue.path.join('.')}: ${issue.message}`);
+  }
+  const { MIVVET_DB, MIVVET_WORKER, MIVVET_DEMO, MIVVET_HOSTS, MIVVET_PROXY } = read.data;
+  return {
+    database: path.resolve(/* turbopackIgnore: true */ MIVVET_DB),
+    worker: MIVVET_WORKER,
+    demo: MIVVET_DEMO === '1',
+    hosts: MIVVET_HOSTS.split(',').flatMap((host) => (host.trim() ? [host.trim().toLowerCase()] : [])),
+    behindProxy: MIVVET_PROXY === '1',
+  };
 }

@@ -1,16 +1,43 @@
+import { z } from 'zod';
+import { issueSentence } from '@/messages/issues';
 import { DatabaseProblem, problemKind, wordsOf, type DatabaseProblemKind } from './db/problems';
 
-/** What an action answers: what it made, or a sentence that says why it did not. Nothing typed is lost either way. */
-export type Answer<T> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly message: string; readonly conflict?: boolean };
+/** What somebody else saved in between, and its version. */
+export interface Theirs<Value = unknown> {
+  readonly version: number;
+  readonly value: Value;
+}
 
-export function done<T>(value: T): Answer<T> {
+/** What an action answers: what it made, or a sentence that says why it did not. Nothing typed is lost either way. */
+export type Answer<T, Kept = unknown> =
+  | { readonly ok: true; readonly value: T }
+  | {
+      readonly ok: false;
+      readonly message: string;
+      /** Somebody else saved the same thing in between: theirs, to be shown beside what was typed. */
+      readonly theirs?: Theirs<Kept>;
+      /** It is done if it is asked for once more, knowing what the message says. */
+      readonly ask?: boolean;
+      /** The same may succeed later: nothing is wrong with what was sent. */
+      readonly again?: boolean;
+    };
+
+export function done<T>(value: T): Answer<T, never> {
   return { ok: true, value };
 }
 
-export function failed(message: string, conflict = false): Answer<never> {
-  return conflict ? { ok: false, message, conflict } : { ok: false, message };
+export function failed(message: string): Answer<never, never> {
+  return { ok: false, message };
+}
+
+/** A question that is asked before something is done. */
+export function asked(message: string): Answer<never, never> {
+  return { ok: false, message, ask: true };
+}
+
+/** What stands in the way may be gone later. */
+export function failedForNow(message: string): Answer<never, never> {
+  return { ok: false, message, again: true };
 }
 
 /** Somebody else saved the same thing in between. */
@@ -19,18 +46,33 @@ export class VersionConflict extends Error {}
 /** The thing is not there (any more). */
 export class Missing extends Error {}
 
+/** What is kept is in a form that this program cannot read; its `digest` is what reaches a page. */
+export class Unreadable extends Error {
+  readonly digest = 'unreadable';
+}
+
 /** A rule of the data that the sentence names. */
 export class Refusal extends Error {}
 
-/** Runs work that may fail for reasons outside the program, and turns those into sentences. */
-export async function guarded<T>(work: () => Promise<Answer<T>>): Promise<Answer<T>> {
+/**
+ * Runs work that may fail for reasons outside the program, and turns those into sentences.
+ *
+ * @param theirs what stands in the database now, for work that somebody else's has overtaken
+ */
+export async function guardedWork<T, Kept = never>(
+  work: () => Promise<Answer<T, Kept>>,
+  theirs?: () => Promise<Theirs<Kept>>,
+): Promise<Answer<T, Kept>> {
   try {
     return await work();
   } catch (error) {
-    if (error instanceof VersionConflict) return failed(error.message, true);
-    if (error instanceof Missing || error instanceof Refusal) return failed(error.message);
+    if (error instanceof VersionConflict)
+      return theirs ? { ok: false, message: error.message, theirs: await theirs() } : failed(error.message);
+    if (error instanceof Missing || error instanceof Refusal || error instanceof Unreadable)
+      return failed(error.message);
+    if (error instanceof z.ZodError) return failed(issueSentence(error));
     const sentence = storageSentence(error);
-    if (sentence) return failed(sentence);
+    if (sentence) return failedForNow(sentence);
     throw error;
   }
 }

@@ -1,16 +1,12 @@
-import {
-  makeSheet,
-  sessionExpectation,
-  type Outcome,
-  type SessionExpectation,
-  type Sheet,
-  type SheetRequest,
-} from '@/core';
+import type { FaultSignatures, Outcome, SessionExpectation, Sheet, SheetRequest } from '@/core';
 import { lessonLine } from '@/messages/lessonLine';
-import { DRAWS, requestFor, sheetSurroundings } from './lessonSheet';
+import { carefulRequest, sheetOf, sheetSurroundings } from './lessonSheet';
 import { group } from './repositories/groups';
 import { lesson } from './repositories/lessons';
 import type { SessionSummary } from './repositories/sessions';
+import { keptOr, keyFor } from './work/keep';
+import { inThread, threads } from './work/pool';
+import type { Tell } from './work/tasks';
 
 /** A lesson worked out for a group: what its session will be judged by, and packed from. */
 export interface GivenLesson {
@@ -20,17 +16,44 @@ export interface GivenLesson {
   readonly summary: SessionSummary;
 }
 
-/** Works a lesson out for those who are in a group now. */
-export async function workOutFor(lessonId: number, groupId: number): Promise<Outcome<GivenLesson>> {
+/** How far long work is told, and how it is stopped. */
+export interface Watched {
+  readonly tell?: Tell;
+  readonly signal?: AbortSignal;
+}
+
+/** The share of the whole that the sheet takes; the mistakes take the rest. */
+const SHEET_SHARE = 0.2;
+
+/** Works a lesson out for those who are in a group now; several threads share its mistakes out. */
+export async function workOutFor(
+  lessonId: number,
+  groupId: number,
+  { tell = () => undefined, signal }: Watched = {},
+): Promise<Outcome<GivenLesson>> {
   const [held, { students }] = await Promise.all([lesson(lessonId), group(groupId)]);
   const around = await sheetSurroundings(students.filter((s) => s.archivedAt === null).length);
-  const request = requestFor(held, {
-    ...around,
-    draws: { ...around.draws, samples: DRAWS.rest, ends: 'both' },
-  });
-  const made = makeSheet(request);
+  const request = carefulRequest(held, around);
+  const stopped = signal ? { signal } : {};
+  const made = await sheetOf(request, stopped);
   if (!made.ok) return made;
   const sheet = made.value;
+  tell(SHEET_SHARE);
+  const { stock: _stock, students: _students, ...hangsOn } = request;
+  const expectation = await keptOr(
+    'expectation',
+    keyFor('expectation', [hangsOn, sheet.circuit, sheet.plan]),
+    async () => {
+      const shares = await faultsOf(
+        sheet,
+        request,
+        (share) => tell(SHEET_SHARE + (1 - SHEET_SHARE) * share),
+        stopped,
+      );
+      return inThread('expectation', { sheet, request, shares }, stopped);
+    },
+  );
+  tell(1);
   const summary: SessionSummary = {
     sentence: lessonLine(sheet),
     lessonVersion: held.version,
@@ -43,6 +66,30 @@ export async function workOutFor(lessonId: number, groupId: number): Promise<Out
       short,
     })),
   };
-  const expectation = sessionExpectation(sheet, request);
   return { ok: true, value: { request, sheet, expectation, summary }, findings: made.findings };
+}
+
+/** Every mistake of a lesson, shared out among the threads. */
+function faultsOf(
+  sheet: Sheet,
+  request: SheetRequest,
+  tell: Tell,
+  stopped: Pick<Watched, 'signal'>,
+): Promise<FaultSignatures[]> {
+  const shares = Array.from({ length: threads() }, () => 0);
+  return Promise.all(
+    shares.map((_, at) =>
+      inThread(
+        'faults',
+        { sheet, request, at, of: shares.length },
+        {
+          ...stopped,
+          tell: (share) => {
+            shares[at] = share;
+            tell(shares.reduce((sum, one) => sum + one, 0) / shares.length);
+          },
+        },
+      ),
+    ),
+  );
 }

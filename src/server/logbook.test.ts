@@ -2,12 +2,12 @@ import { PATTERN_IDS } from '@/core';
 import { ownDatabase } from '../../tests/support/database';
 import { fillDemo } from '@/demo/fill';
 import { WRONG_BUILDS } from '@/demo/course';
-import { judgeStudent, checkBook } from './checkBook';
-import { logbook } from './logbook';
+import { checkBook } from './checkBook';
+import { logbook, loggedLessons, loggedStudents, wholeLogbook } from './logbook';
 import { groups } from './repositories/groups';
-import { lessons } from './repositories/lessons';
+import { lessonHeads } from './repositories/lessons';
 import { sessions } from './repositories/sessions';
-import { lessonInShort, sheetSurroundings } from './lessonSheet';
+import { sheetSurroundings, workOutLines } from './lessonSheet';
 import { todayFor } from './today';
 
 ownDatabase();
@@ -18,8 +18,8 @@ beforeAll(() => fillDemo(DAY));
 describe('the demo course', () => {
   it('has two groups of 14 and 11, a lesson of every pattern, five sessions', async () => {
     expect((await groups()).map((g) => g.students.length)).toEqual([14, 11]);
-    const all = await lessons();
-    expect(new Set(all.map((l) => l.choice.pattern)).size).toBe(PATTERN_IDS.length);
+    const all = await lessonHeads();
+    expect(new Set(all.map((l) => l.pattern)).size).toBe(PATTERN_IDS.length);
     expect((await sessions()).map((s) => s.onDate)).toEqual([
       '2026-11-20',
       '2026-11-25',
@@ -28,18 +28,18 @@ describe('the demo course', () => {
       '2026-12-04',
     ]);
     const around = await sheetSurroundings(14);
-    for (const lesson of all)
-      expect(lessonInShort(lesson, around)).toMatch(
+    for (const line of (await workOutLines(all, around)).values())
+      expect(line).toMatch(
         /lamps?, .*(mA|µA)$|once round in|lit for|a tone of|by a table of|three-colour lamp, |^lamps for bass/u,
       );
   });
 
   it('has a finished session whose wrong builds are found for what they are, and whose right ones stand', async () => {
     const [done] = await sessions();
-    const { session, students, readings } = await checkBook(done!.id);
-    for (const student of students) {
+    const { students, judged } = await checkBook(done!.id);
+    for (const [i, student] of students.entries()) {
       const wrong = WRONG_BUILDS.find((w) => w.bench === student.bench);
-      const { state, diagnosis } = judgeStudent(session, student.id, readings);
+      const { state, diagnosis } = judged[i]!;
       if (!wrong || wrong.mended) {
         expect(state).not.toBe('off');
         continue;
@@ -52,7 +52,7 @@ describe('the demo course', () => {
 
 describe('the logbook', () => {
   it('has every reading with band, verdict and whether it still counts', async () => {
-    const rows = await logbook();
+    const rows = (await logbook({ most: 1000 })).reverse();
     expect(rows).toHaveLength(11 * 4 + 2 * 4);
     const mended = rows.filter((r) => r.bench === 6 && r.point === 'D1');
     expect(mended).toMatchObject([
@@ -63,6 +63,32 @@ describe('the logbook', () => {
     const tired = rows.filter((r) => r.bench === 9);
     expect(tired.every((r) => r.cause === 'B1 is a tired battery')).toBe(true);
     for (const row of rows) expect(row.low).toBeLessThan(row.high!);
+  });
+});
+
+describe('the logbook, a part at a time', () => {
+  it('goes on where it stopped, and comes to every reading once', async () => {
+    const all = await logbook({ most: 1000 });
+    const first = await logbook({ most: 20 });
+    const rest = await logbook({ most: 1000, before: first[19]! });
+    expect([...first, ...rest].map((row) => row.id)).toEqual(all.map((row) => row.id));
+    const streamed: number[] = [];
+    for await (const rows of wholeLogbook()) streamed.push(...rows.map((row) => row.id));
+    expect(streamed).toEqual(all.map((row) => row.id));
+  });
+
+  it('is narrowed to a lesson, a student, and to what is off', async () => {
+    const all = await logbook({ most: 1000 });
+    const lesson = all[0]!.lesson;
+    expect(await loggedLessons()).toEqual([lesson]);
+    expect(await logbook({ most: 1000, lesson: 'none of these' })).toEqual([]);
+    const off = await logbook({ most: 1000, lesson, off: true });
+    expect(off.map((row) => row.id)).toEqual(
+      all.filter(({ verdict }) => verdict === 'off' || verdict === 'close').map((row) => row.id),
+    );
+    const [student] = await loggedStudents(lesson);
+    const own = await logbook({ most: 1000, student: student!.id });
+    expect(new Set(own.map((row) => row.bench))).toEqual(new Set([student!.bench]));
   });
 });
 

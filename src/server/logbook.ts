@@ -1,10 +1,8 @@
-import { judgeReading, type Band, type Verdict, type VerdictName } from '@/core';
-import { likeliestWords } from '@/messages/causes';
+import type { Band, VerdictName } from '@/core';
 import { pointName } from '@/messages/points';
-import { judgeStudent } from './checkBook';
-import { groups, type Student } from './repositories/groups';
-import { currentReadings, readings, type Reading, type ReadingKind } from './repositories/readings';
-import { wholeSessions, type Session } from './repositories/sessions';
+import { database } from './db/connection';
+import { pointFrom } from './repositories/points';
+import type { ReadingKind } from './repositories/readings';
 
 /** One reading as the logbook shows it. */
 export interface LogRow {
@@ -23,7 +21,8 @@ export interface LogRow {
   readonly unit: Band['unit'];
   readonly low: number | null;
   readonly high: number | null;
-  readonly verdict: VerdictName | 'none';
+  /** `waiting` until the bench has been judged, `none` for a prediction. */
+  readonly verdict: VerdictName | 'none' | 'waiting';
   readonly kind: ReadingKind;
   /** Whether a later reading stands over it. */
   readonly superseded: boolean;
@@ -37,67 +36,180 @@ export interface LogRow {
   readonly cause: string;
 }
 
-/**
- * Readings with their verdicts by each session's own expectation, by day and in the order in which they were taken.
- *
- * @param most stops at the session that brings the count to this many, looking from the newest back
- */
-export async function logbook(most = Infinity): Promise<LogRow[]> {
-  const [sessions, everyGroup] = await Promise.all([wholeSessions(), groups()]);
-  const students = new Map(everyGroup.flatMap((g) => g.students.map((s) => [s.id, s] as const)));
-  let rows: LogRow[] = [];
-  for (const held of sessions.reverse()) {
-    if (rows.length >= most) break;
-    const own = await readings([held.id]);
-    const current = new Set([...currentReadings(own).values()].map((r) => r.id));
-    const causes = causesIn(held, own);
-    const inSession = own.map((reading) => ({
-      ...rowOf(held, reading, students.get(reading.studentId)),
-      superseded: !current.has(reading.id),
-      cause: current.has(reading.id) ? (causes.get(reading.studentId) ?? '') : '',
-    }));
-    rows = [...inSession, ...rows];
-  }
-  return rows;
+/** A place in the logbook: rows older than this one follow. */
+export interface LogPlace {
+  readonly onDate: string;
+  readonly sessionId: number;
+  readonly id: number;
 }
 
-/** The likeliest cause of each bench that stands off. */
-function causesIn(held: Session, own: readonly Reading[]): Map<number, string> {
-  const causes = new Map<number, string>();
-  for (const studentId of new Set(own.map((r) => r.studentId))) {
-    const { state, diagnosis } = judgeStudent(held, studentId, own);
-    if (state === 'off' && diagnosis)
-      causes.set(studentId, likeliestWords(diagnosis, held.expectation.dictionary.points));
-  }
-  return causes;
+interface Stored {
+  id: number;
+  session_id: number;
+  on_date: string;
+  group_name: string;
+  title: string;
+  bench: number;
+  nickname: string;
+  point: string;
+  typed: string;
+  value: number;
+  step: number;
+  unit: Band['unit'] | null;
+  low: number | null;
+  high: number | null;
+  checkpoint: string | null;
+  verdict: VerdictName | 'none' | null;
+  kind: ReadingKind;
+  counts: number;
+  meter: string;
+  taken_by: string;
+  uncertainty: number | null;
+  meter_range: number | null;
+  taken_at: string;
+  state: string | null;
+  cause: string | null;
 }
 
-function rowOf(
-  held: Session,
-  reading: Reading,
-  student: Student | undefined,
-): Omit<LogRow, 'superseded' | 'cause'> {
-  const { id, point, kind, value, step, typed, meter, takenBy, takenAt } = reading;
-  const band = held.expectation.expected.points.find((p) => p.id === point);
-  const verdict = judgeReading(held.expectation, { point, value, step })?.verdict;
+const COLUMNS = [
+  'readings.id',
+  'readings.session_id',
+  'on_date',
+  'study_groups.name as group_name',
+  'title',
+  'bench',
+  'nickname',
+  'readings.point',
+  'typed',
+  'value',
+  'step',
+  'unit',
+  'low',
+  'high',
+  'checkpoint',
+  'verdict',
+  'kind',
+  'counts',
+  'meter',
+  'taken_by',
+  'uncertainty',
+  'meter_range',
+  'taken_at',
+  'state',
+  'cause',
+];
+
+export interface LogAsked {
+  /** Readings of lessons of this title only. */
+  readonly lesson?: string | undefined;
+  readonly student?: number | undefined;
+  /** Only what is off or a close call. */
+  readonly off?: boolean;
+  /** Rows before this place. */
+  readonly before?: LogPlace;
+  readonly most: number;
+}
+
+/** Readings with their verdicts as they are kept, from the newest day and the newest reading back. */
+export async function logbook({ lesson, student, off, before, most }: LogAsked): Promise<LogRow[]> {
+  const rows = (await database())('sessions')
+    .join('readings', 'readings.session_id', 'sessions.id')
+    .join('lessons', 'lessons.id', 'lesson_id')
+    .join('study_groups', 'study_groups.id', 'sessions.group_id')
+    .join('students', 'students.id', 'readings.student_id')
+    .leftJoin('session_points', (on) => {
+      on.on('session_points.session_id', 'sessions.id').andOn('session_points.point', 'readings.point');
+    })
+    .leftJoin('judgements', (on) => {
+      on.on('judgements.session_id', 'sessions.id').andOn('judgements.student_id', 'students.id');
+    })
+    .select(COLUMNS)
+    .orderBy([
+      { column: 'on_date', order: 'desc' },
+      { column: 'sessions.id', order: 'desc' },
+      { column: 'readings.id', order: 'desc' },
+    ])
+    .limit(most);
+  if (lesson) void rows.where('title', lesson);
+  if (student !== undefined) void rows.where('readings.student_id', student);
+  if (off) void rows.whereIn('verdict', ['off', 'close']);
+  if (before) {
+    const { onDate, sessionId, id } = before;
+    void rows
+      .where('on_date', '<=', onDate)
+      .whereRaw('(on_date, sessions.id, readings.id) < (?, ?, ?)', [onDate, sessionId, id]);
+  }
+  return ((await rows) as Stored[]).map(fromRow);
+}
+
+function fromRow(row: Stored): LogRow {
+  const { id, point, kind, value, typed, meter, bench, nickname, checkpoint, unit, low, high } = row;
+  const counts = row.counts === 1;
+  const known = checkpoint !== null && unit !== null && low !== null && high !== null;
   return {
-    ...{ id, point, kind, value, typed, meter, takenBy, takenAt },
-    where: band ? pointName(band.point) : point,
-    sessionId: held.id,
-    onDate: held.onDate,
-    group: held.groupName,
-    lesson: held.lessonTitle,
-    bench: student?.bench ?? 0,
-    nickname: student?.nickname ?? '',
-    ...(band ? { unit: band.unit, low: band.low, high: band.high } : NO_BAND),
-    ...(verdict ? judgedFields(verdict) : NOT_JUDGED),
+    ...{ id, point, kind, value, typed, meter, bench, nickname, low, high },
+    unit: unit ?? 'A',
+    where: known ? pointName(pointFrom({ point, unit, low, high, checkpoint }).checkpoint) : point,
+    sessionId: row.session_id,
+    onDate: row.on_date,
+    group: row.group_name,
+    lesson: row.title,
+    verdict: row.verdict ?? 'waiting',
+    superseded: !counts,
+    takenBy: row.taken_by,
+    takenAt: row.taken_at,
+    uncertainty: row.uncertainty,
+    range: row.meter_range,
+    cause: counts && row.state === 'off' ? (row.cause ?? '') : '',
   };
 }
 
-/** A prediction has no band, and is not judged. */
-const NO_BAND = { unit: 'A', low: null, high: null } as const;
-const NOT_JUDGED = { verdict: 'none', uncertainty: null, range: null } as const;
+/** Rows read at a time: a few hundredths of a second's work, between which everything else goes on. */
+const AT_A_TIME = 1000;
 
-function judgedFields({ verdict, uncertainty, range }: Verdict) {
-  return { verdict, uncertainty, range };
+/** The whole logbook, some rows at a time, from the newest back. */
+export async function* wholeLogbook(): AsyncGenerator<LogRow[]> {
+  let before: LogPlace | undefined;
+  for (;;) {
+    const rows = await logbook({ most: AT_A_TIME, ...(before ? { before } : {}) });
+    if (rows.length === 0) return;
+    yield rows;
+    before = rows[rows.length - 1]!;
+  }
+}
+
+/** Titles of lessons that have readings, for choosing among them. */
+export async function loggedLessons(): Promise<string[]> {
+  const rows = (await (
+    await database()
+  )('lessons')
+    .whereIn('id', (given) => {
+      void given.from('judgements').join('sessions', 'sessions.id', 'session_id').select('lesson_id');
+    })
+    .orderBy('title')
+    .distinct('title')) as { title: string }[];
+  return rows.map(({ title }) => title);
+}
+
+export interface LoggedStudent {
+  readonly id: number;
+  readonly bench: number;
+  readonly nickname: string;
+  readonly group: string;
+}
+
+/** A choice of students is offered of so many at most. */
+const STUDENTS_MOST = 300;
+
+/** Students that have readings, of lessons of one title or of all, by group and bench. */
+export async function loggedStudents(lesson: string): Promise<LoggedStudent[]> {
+  const rows = (await database())('judgements')
+    .join('sessions', 'sessions.id', 'session_id')
+    .join('students', 'students.id', 'student_id')
+    .join('study_groups', 'study_groups.id', 'students.group_id')
+    .distinct('students.id', 'bench', 'nickname', 'study_groups.name as group')
+    .orderBy(['group', 'bench'])
+    .limit(STUDENTS_MOST);
+  if (lesson) void rows.join('lessons', 'lessons.id', 'lesson_id').where('title', lesson);
+  return (await rows) as LoggedStudent[];
 }

@@ -1,7 +1,9 @@
-import { judgeBench, type Band, type JudgedBench, type SessionExpectation } from '@/core';
+import { type Band, type JudgedBench, type SessionExpectation } from '@/core';
 import { pointName } from '@/messages/points';
-import { checkBook, notedOf } from './checkBook';
-import { workOutFor } from './givenLesson';
+import { checkBook } from './checkBook';
+import { notedOf } from './judging';
+import { workOutFor, type Watched } from './givenLesson';
+import { inThread } from './work/pool';
 import { underEarlierIds } from './repositories/keptExpectation';
 import type { Session, SessionSummary } from './repositories/sessions';
 import type { Outcome } from '@/core';
@@ -30,25 +32,32 @@ interface Renewed {
 }
 
 /** The session's lesson as it is now, under the names that the session's readings carry. */
-export async function renewedFor(held: Session): Promise<Outcome<Renewed>> {
-  const made = await workOutFor(held.lessonId, held.groupId);
+export async function renewedFor(held: Session, watched: Watched = {}): Promise<Outcome<Renewed>> {
+  const made = await workOutFor(held.lessonId, held.groupId, watched);
   if (!made.ok) return made;
   const { summary } = made.value;
   const expectation = underEarlierIds(made.value.expectation, held.expectation);
   return { ok: true, value: { expectation, summary }, findings: made.findings };
 }
 
-export async function renewalChanges(sessionId: number): Promise<Outcome<RenewalChanges>> {
+export async function renewalChanges(
+  sessionId: number,
+  watched: Watched = {},
+): Promise<Outcome<RenewalChanges>> {
   const { session: held, students, readings } = await checkBook(sessionId);
-  const renewed = await renewedFor(held);
+  const renewed = await renewedFor(held, watched);
   if (!renewed.ok) return renewed;
   const next = renewed.value.expectation;
-  const benches = students.flatMap(({ id, bench, nickname }) => {
-    const noted = notedOf(id, readings);
-    const [before, after] = [held.expectation, next].map((one) => judgeBench(one, noted).state) as [
-      JudgedBench['state'],
-      JudgedBench['state'],
-    ];
+  const stands = await Promise.all(
+    students.map(async ({ id }) => {
+      const task = (expectation: SessionExpectation) =>
+        inThread('judge', { expectation, bench: notedOf(id, readings), readings: [] });
+      const [before, after] = await Promise.all([task(held.expectation), task(next)]);
+      return { before: before.judged.state, after: after.judged.state };
+    }),
+  );
+  const benches = students.flatMap(({ bench, nickname }, i) => {
+    const { before, after } = stands[i]!;
     return before === after ? [] : [{ bench, nickname, before, after }];
   });
   return {

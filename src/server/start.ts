@@ -1,11 +1,26 @@
+import { backUpDaily } from './backup/backUp';
 import { closeDatabase, database } from './db/connection';
 import { DatabaseProblem } from './db/problems';
+import { environment } from './env';
+import { judgeInBackground } from './judging';
+import { patternSigns } from './lessonSheet';
+import { noteRunning, noteStopped } from './running';
 
-/** Opens the database and sees to it that a clean stop leaves everything in its one file. */
+/** Opens the database, takes up what waits, and sees to it that a clean stop leaves everything in the one file. */
 export async function startHouse(): Promise<void> {
-  for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, () => void closeDatabase());
+  const { database: file, demo } = environment();
+  for (const signal of ['SIGTERM', 'SIGINT'] as const) {
+    process.once(signal, () => {
+      noteStopped(file);
+      void closeDatabase();
+    });
+  }
   try {
     await database();
+    noteRunning(file);
+    void judgeInBackground();
+    void patternSigns().catch(() => undefined);
+    if (!demo) backUpDaily();
   } catch (error) {
     // Every page says the same, and works as soon as the cause is gone.
     console.error(`mivvet: ${error instanceof DatabaseProblem ? error.message : String(error)}`);

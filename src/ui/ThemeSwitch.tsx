@@ -2,6 +2,7 @@
 
 import { useSyncExternalStore } from 'react';
 import Button from 'react-bootstrap/Button';
+import { kept } from './kept';
 
 const KEY = 'mivvet.theme';
 const listeners = new Set<() => void>();
@@ -25,7 +26,7 @@ export function ThemeSwitch() {
       className="btn-text small-print"
       onClick={() => {
         document.documentElement.dataset['bsTheme'] = other;
-        localStorage.setItem(KEY, other);
+        kept.write(KEY, other);
         for (const listener of listeners) listener();
       }}
     >
@@ -35,4 +36,4 @@ export function ThemeSwitch() {
 }
 
 /** Runs before the first paint, so that a dim room stays dim. */
-export const THEME_SCRIPT = `try{document.documentElement.dataset.bsTheme=localStorage.getItem('${KEY}')||'light'}catch{}`;
+export const THEME_SCRIPT = `try{document.documentElement.dataset.bsTheme=JSON.parse(localStorage.getItem('${KEY}')||'"light"')}catch{}`;

@@ -1,8 +1,8 @@
 import { format, parseISO } from 'date-fns';
 
-/** `2026-12-01` as `Tue 1 Dec`. */
-export function dayName(day: string): string {
-  return format(parseISO(day), 'EEE d MMM');
+/** `2026-12-01` as `Tue 1 Dec`; a day of another year than this one bears its year. */
+export function dayName(day: string, now = new Date()): string {
+  return format(parseISO(day), day.startsWith(`${now.getFullYear()}-`) ? 'EEE d MMM' : 'EEE d MMM yyyy');
 }
 
 export function longDayName(day: string): string {

@@ -8,6 +8,8 @@ export function ownDatabase(): { file: string } {
   const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'mivvet-'));
   const file = path.join(folder, 'test.sqlite');
   process.env['MIVVET_DB'] = file;
+  // Whoever asks is the educator, unless the test says otherwise.
+  process.env['MIVVET_DEMO'] = '1';
   afterAll(async () => {
     await closeDatabase();
     fs.rmSync(folder, { recursive: true, force: true });

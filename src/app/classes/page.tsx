@@ -1,18 +1,22 @@
 import Link from 'next/link';
+import { admit } from '@/server/access/admit';
 import { NewGroup } from '@/features/classes/NewGroup';
 import { groups, type Group } from '@/server/repositories/groups';
-import { sessions } from '@/server/repositories/sessions';
+import { sessionLines } from '@/server/repositories/sessions';
 import { dayName, dayOf } from '@/ui/dates';
 
 export const dynamic = 'force-dynamic';
+/** The calendar shows so many sessions ahead. */
+const CALENDAR_MOST = 200;
+
 export const metadata = { title: 'Classes' };
 
 export default async function ClassesPage() {
-  const [all, given] = await Promise.all([groups(), sessions()]);
+  await admit('/classes');
   const today = dayOf(new Date());
-  const live = given.filter((s) => s.archivedAt === null);
+  const [all, live] = await Promise.all([groups(), sessionLines({ from: today, most: CALENDAR_MOST })]);
   const row = (group: Group) => {
-    const next = live.find((s) => s.groupId === group.id && s.onDate >= today);
+    const next = live.find((s) => s.groupId === group.id);
     return (
       <li key={group.id}>
         <Link prefetch={false} href={`/classes/${group.id}`} className="strong">
@@ -64,7 +68,7 @@ export default async function ClassesPage() {
                 </li>
               ))}
               {live.length === 0 && (
-                <li className="soft">No session yet: open a lesson and give it to a group.</li>
+                <li className="soft">No session ahead: open a lesson and give it to a group.</li>
               )}
             </ul>
           </section>

@@ -1,4 +1,5 @@
 import '@/features/glossary/glossary.css';
+import { admit } from '@/server/access/admit';
 import { GlossaryForm } from '@/features/glossary/GlossaryForm';
 import { glossary } from '@/server/repositories/settings';
 
@@ -6,6 +7,7 @@ export const dynamic = 'force-dynamic';
 export const metadata = { title: 'Glossary' };
 
 export default async function GlossaryPage() {
+  await admit('/glossary');
   const own = await glossary();
   return (
     <div className="page">

@@ -1,23 +1,21 @@
 import '@/features/lessons/lessons.css';
+import { admit } from '@/server/access/admit';
 import { LessonList } from '@/features/lessons/LessonList';
 import { NewLesson } from '@/features/lessons/NewLesson';
-import { patternSigns, type PatternSigns } from '@/features/lessons/patternSigns';
-import { keeper } from '@/server/kept';
-import { lessonInShort, sheetSurroundings } from '@/server/lessonSheet';
-import { lessons } from '@/server/repositories/lessons';
+import { knownLines, patternSigns, sheetSurroundings } from '@/server/lessonSheet';
+import { lessonHeads } from '@/server/repositories/lessons';
 
 export const dynamic = 'force-dynamic';
-/** The signs are the same in every house: drawn once. */
-const keptSigns = keeper<PatternSigns>();
-
 export const metadata = { title: 'Lessons' };
 
 export default async function LessonsPage() {
-  const [all, surroundings] = await Promise.all([lessons(), sheetSurroundings()]);
+  await admit('/lessons');
+  const [all, surroundings] = await Promise.all([lessonHeads(), sheetSurroundings()]);
+  const [lines, signs] = await Promise.all([knownLines(all, surroundings), patternSigns()]);
   const listed = (archived: boolean) =>
     all
       .filter((l) => (l.archivedAt !== null) === archived)
-      .map((l) => ({ ...l, inShort: lessonInShort(l, surroundings) }));
+      .map(({ id, title, course, updatedAt }) => ({ id, title, course, updatedAt, inShort: lines.get(id) }));
   const away = listed(true);
   return (
     <div className="page">
@@ -35,7 +33,7 @@ export default async function LessonsPage() {
           )}
         </div>
         <div>
-          <NewLesson signs={keptSigns('signs', patternSigns)} />
+          <NewLesson signs={signs} />
         </div>
       </div>
     </div>

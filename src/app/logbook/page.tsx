@@ -1,20 +1,48 @@
+import { z } from 'zod';
 import '@/features/store/store.css';
 import { LogTable } from '@/features/logbook/LogTable';
-import { logbook } from '@/server/logbook';
+import { admit } from '@/server/access/admit';
+import { logbook, loggedLessons, loggedStudents } from '@/server/logbook';
 
 export const dynamic = 'force-dynamic';
 export const metadata = { title: 'Logbook' };
 
-/** The newest readings open at once; the rest only when asked for. */
-const MOST_AT_FIRST = 400;
+/** So many readings a page; older ones follow on the next. */
+const A_PAGE = 200;
+
+const number = z.coerce.number().int().positive().optional().catch(undefined);
+const text = z.string().optional().catch(undefined);
+const askedSchema = z.object({
+  lesson: text,
+  student: number,
+  off: text,
+  /** Where the page before ended: `2026-11-20.4.87`, day, session and reading. */
+  before: z
+    .string()
+    .regex(/^\d{4}-\d\d-\d\d\.\d{1,9}\.\d{1,12}$/u)
+    .optional()
+    .catch(undefined),
+});
 
 export default async function LogbookPage({
   searchParams,
 }: {
-  searchParams: Promise<{ lesson?: string | string[]; all?: string }>;
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
-  const { lesson, all } = await searchParams;
-  const rows = await logbook(all === undefined ? MOST_AT_FIRST : Infinity);
+  await admit('/logbook');
+  const { lesson = '', student, off, before } = askedSchema.parse(await searchParams);
+  const choice = { lesson, student, off: off !== undefined };
+  const [onDate = '', sessionId, id] = (before ?? '').split('.');
+  const [rows, lessons, students] = await Promise.all([
+    logbook({
+      ...choice,
+      most: A_PAGE,
+      ...(before ? { before: { onDate, sessionId: Number(sessionId), id: Number(id) } } : {}),
+    }),
+    loggedLessons(),
+    loggedStudents(lesson),
+  ]);
+  const last = rows[rows.length - 1];
   return (
     <div className="page">
       <div className="page-head">
@@ -23,17 +51,17 @@ export default async function LogbookPage({
           Save as CSV
         </a>
       </div>
-      {rows.length === 0 ? (
+      {lessons.length === 0 ? (
         <p>No reading yet. They arrive here from Check as they are typed.</p>
       ) : (
-        <>
-          <LogTable rows={rows.reverse()} lesson={typeof lesson === 'string' ? lesson : ''} />
-          {all === undefined && rows.length >= MOST_AT_FIRST && (
-            <p className="pt-3">
-              These are the newest readings. <a href="/logbook?all">Show all of them.</a>
-            </p>
-          )}
-        </>
+        <LogTable
+          rows={rows}
+          choice={choice}
+          lessons={lessons}
+          students={students}
+          older={rows.length === A_PAGE && last ? `${last.onDate}.${last.sessionId}.${last.id}` : undefined}
+          newest={before === undefined}
+        />
       )}
     </div>
   );

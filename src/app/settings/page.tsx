@@ -1,14 +1,21 @@
 import '@/features/settings/settings.css';
+import { admit } from '@/server/access/admit';
 import Link from 'next/link';
 import { MeterForm } from '@/features/settings/MeterForm';
 import { StyleForm } from '@/features/settings/StyleForm';
+import { Backups } from '@/features/settings/Backups';
+import { Passphrase } from '@/features/settings/Passphrase';
+import { backupState } from '@/server/backup/backUp';
+import { environment } from '@/server/env';
 import { houseStyle, meter } from '@/server/repositories/settings';
 
 export const dynamic = 'force-dynamic';
 export const metadata = { title: 'House style' };
 
 export default async function SettingsPage() {
+  await admit('/settings');
   const [style, ownMeter] = await Promise.all([houseStyle(), meter()]);
+  const { demo } = environment();
   return (
     <div className="page">
       <div className="page-head">
@@ -25,6 +32,8 @@ export default async function SettingsPage() {
         <section className="ruled">
           <h2>The class meter</h2>
           <MeterForm meter={ownMeter.value} version={ownMeter.version} />
+          <Backups state={backupState()} daily={!demo} />
+          {!demo && <Passphrase />}
         </section>
       </div>
     </div>

@@ -1,4 +1,5 @@
 import '@/features/store/store.css';
+import { admit } from '@/server/access/admit';
 import { AddStock } from '@/features/store/AddStock';
 import { BandReader } from '@/features/store/BandReader';
 import { BandTrainer } from '@/features/store/BandTrainer';
@@ -14,6 +15,7 @@ export const dynamic = 'force-dynamic';
 export const metadata = { title: 'Store' };
 
 export default async function StorePage() {
+  await admit('/store');
   const [rows, style, shelved, lampFigures, read] = await Promise.all([
     stockRows(),
     houseStyle(),

@@ -45,26 +45,44 @@ export function measuredAt(point: Checkpoint): Measured {
 /** Values that a resistor may happen to have are drawn less than mistakes that are made often. */
 const RARE = { prior: 0.06, samples: 80 } as const;
 
+/** One of several workers that share the candidates out: candidate k is done by the one whose number k leaves. */
+export interface FaultShare {
+  readonly at: number;
+  readonly of: number;
+}
+
+/** Signatures of one share of the candidates, each with its place among all. */
+export interface FaultSignatures {
+  readonly signed: readonly { readonly place: number; readonly signature: Signature }[];
+  readonly unsettled: number;
+}
+
+const ALONE: FaultShare = { at: 0, of: 1 };
+
 /**
- * Computes every fault of a circuit: the readings its checkpoints would give, drawn over the parts' spreads.
+ * Computes the faults of a circuit: the readings its checkpoints would give, drawn over the parts' spreads. Which
+ * worker computes a candidate changes nothing of it.
  * Source of the approach: Hochwald & Bastian, IEEE Trans. CAS 26(7), 1979 (fault dictionaries).
  *
- * @param expected the largest right figure at each checkpoint, in their order
  * @param samples draws for each candidate; a few hundred are enough for mean and covariance
+ * @param share which of the candidates
+ * @param onProgress share of these that are done, 0 to 1
  */
-export function faultDictionary(
+export function faultSignatures(
   context: FaultContext,
-  expected: readonly { readonly worstHigh: number }[],
   meter: MeterFigures,
   { samples, seed }: { samples: number; seed: number },
-): FaultDictionary {
+  share: FaultShare = ALONE,
+  onProgress?: (done: number) => void,
+): FaultSignatures {
   const points = context.points.filter(hasFigure);
   const burdens = burdensFor(context.circuit, points, meter);
-  const signatures: Signature[] = [];
+  const signed: { place: number; signature: Signature }[] = [];
   let unsettled = 0;
   const like = likeness(context, points, burdens, samples, seed);
   const candidates = like ? faultsOf(context) : everyFault(context);
-  for (const candidate of candidates) {
+  for (const [place, candidate] of candidates.entries()) {
+    if (place % share.of !== share.at) continue;
     const own = candidate.prior <= RARE.prior ? Math.min(samples, RARE.samples) : samples;
     const seen = observe(withoutWires(candidate.circuit));
     const draws = { samples: own, seed };
@@ -80,10 +98,32 @@ export function faultDictionary(
       drawReadings(candidate, points, burdens, own, seed, like) ??
       observed();
     if (!figures) unsettled++;
-    else signatures.push(signature(candidate, figures, looksOf(candidate, context.shows, seen)));
+    else
+      signed.push({
+        place,
+        signature: signature(candidate, figures, looksOf(candidate, context.shows, seen)),
+      });
+    onProgress?.((place + 1) / candidates.length);
   }
-  const judged = points.map((point, i): JudgedPoint => ({ ...point, usual: expected[i]!.worstHigh }));
-  return { points: judged, signatures, unsettled };
+  return { signed, unsettled };
+}
+
+/**
+ * The shares of all workers as one dictionary.
+ *
+ * @param expected the largest right figure at each checkpoint, in their order
+ */
+export function faultDictionary(
+  { points }: Pick<FaultContext, 'points'>,
+  expected: readonly { readonly worstHigh: number }[],
+  shares: readonly FaultSignatures[],
+): FaultDictionary {
+  const signed = shares.flatMap((share) => share.signed).sort((a, b) => a.place - b.place);
+  return {
+    points: points.filter(hasFigure).map((point, i) => ({ ...point, usual: expected[i]!.worstHigh })),
+    signatures: signed.map(({ signature: one }) => one),
+    unsettled: shares.reduce((sum, share) => sum + share.unsettled, 0),
+  };
 }
 
 /** The draws of the right build that have been made to know how it spreads, where none is missing. */

@@ -10,3 +10,9 @@ export interface SessionExpectation {
   /** The largest figure any build could show: supply volts, and the current into a short. */
   readonly limits: { readonly volts: number; readonly amps: number };
 }
+
+/**
+ * The rule by which benches are judged, by number: it goes up whenever the same readings may come to another verdict,
+ * state or cause, so that what was kept by an earlier one is judged anew.
+ */
+export const JUDGING_RULE = 1;

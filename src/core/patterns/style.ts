@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { AGES } from '../catalogue/supplies';
 import { SERIES_NAMES } from '../catalogue/preferred';
+import { CSV_DIALECTS } from '../formats/csv/table';
 
 export const ROUNDINGS = ['up', 'nearest', 'walk'] as const;
 export type Rounding = (typeof ROUNDINGS)[number];
@@ -26,6 +27,8 @@ export const styleSchema = z.strictObject({
   /** The resistor's symbol in circuit diagrams. */
   symbol: z.enum(['box', 'zigzag']).default('box'),
   currency: z.string().min(1).max(3).default('€'),
+  /** How tables are written for this house's spreadsheets. */
+  tables: z.enum(CSV_DIALECTS).default('comma'),
 });
 export type HouseStyle = z.output<typeof styleSchema>;
 

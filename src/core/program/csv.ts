@@ -1,14 +1,18 @@
 import Papa from 'papaparse';
 import { CONTROLLERS, type ControllerId } from '../catalogue/controllers';
 import { accepted, finding, refused, type Outcome } from '../findings/finding';
-import { toCsv } from '../formats/csv/table';
+import { toCsv, type CsvDialect } from '../formats/csv/table';
 import { COLUMNS_MOST, ROW_SECONDS, ROWS_MOST, type ProgramRow, type ProgramTable } from './table';
 
 /** The table for a spreadsheet: a column for each pin, then the seconds, then whether the row is faded to. */
-export function programCsv({ columns, rows }: Pick<ProgramTable, 'columns' | 'rows'>): string {
+export function programCsv(
+  { columns, rows }: Pick<ProgramTable, 'columns' | 'rows'>,
+  dialect?: CsvDialect,
+): string {
   return toCsv(
     [...columns.map((pin) => `pin ${pin}`), 'seconds', 'fade'],
     rows.map(({ steps, seconds, fade }) => [...steps, seconds, fade ? 'yes' : 'no']),
+    dialect,
   );
 }
 

@@ -1,4 +1,9 @@
-import { faultDictionary } from '../checking/dictionary';
+import {
+  faultDictionary,
+  faultSignatures,
+  type FaultShare,
+  type FaultSignatures,
+} from '../checking/dictionary';
 import type { FaultContext } from '../checking/faults/fault';
 import type { SessionExpectation } from '../checking/session';
 import { valuesOf } from '../catalogue/shelf';
@@ -26,11 +31,28 @@ export function faultContext(sheet: Sheet, request: SheetRequest): FaultContext 
   };
 }
 
-export function sessionExpectation(sheet: Sheet, request: SheetRequest): SessionExpectation {
-  const dictionary = faultDictionary(faultContext(sheet, request), sheet.expected.points, request.meter, {
-    samples: samplesFor(sheet),
-    seed: request.draws.seed,
-  });
+/** One share of a lesson's mistakes, for workers that compute its dictionary together. */
+export function sessionSignatures(
+  sheet: Sheet,
+  request: SheetRequest,
+  share?: FaultShare,
+  onProgress?: (done: number) => void,
+): FaultSignatures {
+  const draws = { samples: samplesFor(sheet), seed: request.draws.seed };
+  return faultSignatures(faultContext(sheet, request), request.meter, draws, share, onProgress);
+}
+
+/**
+ * What a session is judged by.
+ *
+ * @param shares the lesson's mistakes as workers have computed them; left out, they are computed here
+ */
+export function sessionExpectation(
+  sheet: Sheet,
+  request: SheetRequest,
+  shares: readonly FaultSignatures[] = [sessionSignatures(sheet, request)],
+): SessionExpectation {
+  const dictionary = faultDictionary(faultContext(sheet, request), sheet.expected.points, shares);
   return { expected: sheet.expected, dictionary, meter: request.meter, limits: limitsOf(sheet) };
 }
 

@@ -103,9 +103,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
   const wishes = { age, batch, walk: sums.walk, extras, held, shows, parkOhms };
   const steps = asChecked(buildSteps(plan, circuit, built, wishes), expected.value);
   const isolations = halvesOf({ plan, circuit, held, parkOhms }, built.asWanted);
-  const parked = isolations.length > 0 || steps.some(({ action }) => action === 'isolate');
   const minutes = totalMinutes(steps);
-  const { students, stock } = request;
   const cautions = cautionsFor({
     supply,
     lamps: sums.design.lamps,
@@ -118,23 +116,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
     build: buildType(boardOf(plan)),
     resistors: circuit.parts.filter((part) => isKind(part, 'resistor')).length,
   });
-  const kit = kitFor({
-    circuit,
-    plan,
-    supply,
-    lamps: sorts,
-    spareValues: (sums.walk ?? [])
-      .filter((row) => !row.beyond)
-      .slice(1)
-      .map(({ ohms }) => ohms),
-    parkOhms: parked ? parkOhms : undefined,
-    extras,
-    checkpoints,
-    students,
-    spareRisk: style.spareRisk,
-    stock,
-  });
-  return accepted({
+  const sheet: Uncounted = {
     pattern: choice.pattern,
     build,
     circuit,
@@ -155,13 +137,40 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
     ...(shows ? { shows } : {}),
     ...(started ? { started } : {}),
     expected: expected.value,
-    kit,
-    substitutes: substitutesFor(kit, circuit, stock, request.shelf.lamps, (fitted, lamps) =>
-      servesAs(choice.pattern, fitted, supply, lamps),
-    ),
     cautions,
     findings,
+  };
+  return accepted(counted(sheet, request));
+}
+
+/** A sheet without what is counted for it. */
+export type Uncounted = Omit<Sheet, 'kit' | 'substitutes'>;
+
+/** A sheet with its kit counted for so many students, out of the store as it is now; nothing else of it hangs on these. */
+export function counted(sheet: Uncounted, request: SheetRequest): Sheet {
+  const { circuit, plan, supply, sorts, sums, checkpoints, steps, isolations } = sheet;
+  const { style, students, stock, shelf, extras = [] } = request;
+  const parked = isolations.length > 0 || steps.some(({ action }) => action === 'isolate');
+  const kit = kitFor({
+    circuit,
+    plan,
+    supply,
+    lamps: sorts,
+    spareValues: (sums.walk ?? [])
+      .filter((row) => !row.beyond)
+      .slice(1)
+      .map(({ ohms }) => ohms),
+    parkOhms: parked ? parkingOhms(circuit, request) : undefined,
+    extras,
+    checkpoints,
+    students,
+    spareRisk: style.spareRisk,
+    stock,
   });
+  const substitutes = substitutesFor(kit, circuit, stock, shelf.lamps, (fitted, lamps) =>
+    servesAs(sheet.pattern, fitted, supply, lamps),
+  );
+  return { ...sheet, kit, substitutes };
 }
 
 /** Ohms that park an open end: small beside a lamp's own resistor, and no harm to an output or a rail. */

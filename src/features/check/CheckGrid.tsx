@@ -5,24 +5,24 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import {
   columnUnit,
-  measuredAt,
   formatPlain,
-  implausible,
-  noteReading,
   type Expected,
   type JudgedBench,
   type Noted,
   type SessionExpectation,
 } from '@/core';
-import { sentences } from '@/messages/findings';
 import { pointName } from '@/messages/points';
 import type { Reading } from '@/server/repositories/readings';
 import { Note } from '@/ui/Note';
 import { StatusMark, STATUS_WORDS, type Status } from '@/ui/StatusMark';
+import { issueSentence } from '@/messages/issues';
+import { newKey } from '@/ui/newKey';
 import type { Bench, Refused } from './bench';
+import { READING_FIELDS, readingSchema } from './reading';
 import { BenchRow } from './BenchRow';
 import { Renewal } from './Renewal';
 import { StripChart } from './StripChart';
+import { figureTyped } from './typed';
 import { useHelperName } from './useHelperName';
 import { useJudged } from './useJudged';
 import { useOutbox } from './useOutbox';
@@ -47,13 +47,16 @@ export function CheckGrid(props: CheckGridProps) {
   const [again, setAgain] = useState<'retest' | 'correction'>('retest');
   const [column, setColumn] = useState(points.findIndex(({ point }) => point.kind === 'resistor'));
   const [helper, setHelper] = useHelperName();
-  const outbox = useOutbox(sessionId, (reading, entryKey) =>
-    setTaken((before) =>
-      [...before.filter((r) => r.id !== localId(entryKey) && r.id !== reading.id), reading].sort(
-        (a, b) => order(a) - order(b),
+  const outbox = useOutbox(sessionId, {
+    onKept: (reading, entryKey) =>
+      setTaken((before) =>
+        [...before.filter((r) => r.id !== localId(entryKey) && r.id !== reading.id), reading].sort(
+          (a, b) => order(a) - order(b),
+        ),
       ),
-    ),
-  );
+    onRefused: ({ studentId, point, typed }, message) =>
+      setProblem(`${studentId} ${point}`, { typed, message }),
+  });
   const all = useMemo(() => {
     const known = new Set(taken.map((r) => r.id));
     const waiting = outbox.waiting
@@ -69,42 +72,36 @@ export function CheckGrid(props: CheckGridProps) {
 
   const setProblem = (key: string, problem: Refused | undefined) =>
     setRefused(({ [key]: _gone, ...rest }) => (problem ? { ...rest, [key]: problem } : rest));
+  const settle = (studentId: number, point: string) => {
+    setProblem(`${studentId} ${point}`, undefined);
+    outbox.settle(studentId, point);
+  };
   const take = (student: Bench, point: string, typed: string, sure = false): boolean => {
     const key = `${student.id} ${point}`;
-    const band = points.find((p) => p.id === point);
-    const judged = expectation.dictionary.points.find(({ id }) => id === point);
-    const measured = point === predicted || !judged ? 'amps' : measuredAt(judged);
-    const noted = noteReading(typed, measured);
-    if (!noted.ok) {
-      setProblem(key, { typed, message: sentences(noted.findings) });
+    const figure = figureTyped(expectation, point, typed, sure);
+    if ('message' in figure) {
+      setProblem(key, figure);
       return false;
     }
-    const { value, step } = noted.value;
-    const limit =
-      measured === 'amps' || measured === 'volts' ? expectation.limits[measured] : FAR * (band?.typical ?? 1);
-    const doubt = sure || !band ? undefined : implausible(typed, value, limit, band);
-    if (doubt?.code === 'reading-implausible') {
-      const perhaps = String(
-        Number((doubt.data.perhaps / columnUnit(band?.unit ?? 'A').scale).toPrecision(6)),
-      );
-      setProblem(key, { typed, message: sentences([doubt]), perhaps });
-      return false;
-    }
-    setProblem(key, undefined);
-    const earlier = all.some((r) => r.studentId === student.id && r.point === point);
-    outbox.send({
+    const reading = {
       sessionId,
       studentId: student.id,
       point,
-      kind: earlier ? again : 'first',
-      value,
-      step,
+      kind: all.some((r) => r.studentId === student.id && r.point === point) ? again : ('first' as const),
+      ...figure,
       typed,
       meter: expectation.meter.name,
       takenBy: helper.trim().slice(0, 30),
       takenAt: new Date().toISOString(),
-      entryKey: crypto.randomUUID(),
-    });
+      entryKey: newKey(),
+    };
+    const fits = readingSchema.safeParse(reading);
+    if (!fits.success) {
+      setProblem(key, { typed, message: issueSentence(fits.error, READING_FIELDS, 'The reading') });
+      return false;
+    }
+    settle(student.id, point);
+    outbox.send(reading);
     return true;
   };
   const strip = points[column];
@@ -114,8 +111,11 @@ export function CheckGrid(props: CheckGridProps) {
       <Renewal sessionId={sessionId} outdated={props.outdated} renewed={props.renewed} />
       {outbox.problem && (
         <Note kind="refusal" live>
-          {outbox.waiting.length} {outbox.waiting.length === 1 ? 'reading is' : 'readings are'} kept in this
-          browser only. {outbox.problem}{' '}
+          {outbox.waiting.length} {outbox.waiting.length === 1 ? 'reading is' : 'readings are'} kept in this{' '}
+          {outbox.unkept
+            ? 'page only: this browser’s own store is full or blocked, so leave the page open'
+            : 'browser only'}
+          . {outbox.problem}{' '}
           <Button variant="text" className="btn-text" onClick={outbox.retry}>
             Send again
           </Button>
@@ -161,7 +161,7 @@ export function CheckGrid(props: CheckGridProps) {
                 judged={judged[i]}
                 refused={refused}
                 onTake={take}
-                onRevert={(point) => setProblem(`${student.id} ${point}`, undefined)}
+                onRevert={(point) => settle(student.id, point)}
                 onColumn={(point) => setColumn(points.findIndex((p) => p.id === point))}
               />
             ))}
@@ -188,9 +188,6 @@ function currentNoted(studentId: number, all: readonly Reading[], predicted: str
   }
   return [...newest.values()];
 }
-
-/** A rate or a time so many times the expected one is a slip of the pen. */
-const FAR = 30;
 
 function ColumnHead({ point }: { point: Expected }) {
   const { name, scale } = columnUnit(point.unit);

@@ -1,7 +1,10 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import { useJob } from '@/features/asking/useJob';
+import { Working } from '@/features/asking/Working';
 import { formatQuantity, type Band } from '@/core';
+import type { Answer } from '@/server/failures';
 import type { RenewalChanges } from '@/server/renewal';
 import { Note } from '@/ui/Note';
 import { STATUS_WORDS } from '@/ui/StatusMark';
@@ -19,30 +22,42 @@ export function Renewal({ sessionId, outdated, renewed }: Props) {
   const router = useRouter();
   const [problem, setProblem] = useState('');
   const [changes, setChanges] = useState<RenewalChanges | undefined>();
-  const after = (answer: { ok: boolean; message?: string }) => {
+  const looking = useJob<RenewalChanges>();
+  const renewing = useJob<null>();
+  const after = (answer: Answer<unknown>) => {
     if (answer.ok) router.refresh();
-    else setProblem(answer.message ?? '');
+    else setProblem(answer.message);
   };
-  const ask = async () => {
-    const answer = await whatRenewalChanges(sessionId);
-    if (!answer.ok) return setProblem(answer.message);
-    setProblem('');
-    setChanges(answer.value);
-  };
+  const ask = () =>
+    looking.run(
+      () => whatRenewalChanges(sessionId),
+      (answer) => {
+        if (!answer.ok) return setProblem(answer.message);
+        setProblem('');
+        setChanges(answer.value);
+      },
+    );
+  const renew = (version: number) => renewing.run(() => renewSession(sessionId, version), after);
+  const share = looking.share ?? renewing.share;
   return (
     <>
       {outdated && (
         <Note>
           The lesson has changed since it was given; these bands are from before.{' '}
-          {!changes && (
-            <Text onClick={() => void ask()}>
-              What would change if it were judged by the lesson as it is now?
-            </Text>
+          {share !== undefined && (
+            <Working
+              label="Working out the bands"
+              share={share}
+              onStop={looking.share === undefined ? renewing.stop : looking.stop}
+            />
           )}
-          {changes && (
+          {!changes && share === undefined && (
+            <Text onClick={ask}>What would change if it were judged by the lesson as it is now?</Text>
+          )}
+          {changes && share === undefined && (
             <Changes
               changes={changes}
-              onRenew={async () => after(await renewSession(sessionId, changes.version))}
+              onRenew={() => renew(changes.version)}
               onLeave={() => setChanges(undefined)}
             />
           )}

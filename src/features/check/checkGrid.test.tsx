@@ -4,7 +4,9 @@ import { visited } from '../../../tests/support/navigation';
 import { row, said, screen, show, within } from '../../../tests/support/screen';
 import { expectationWith } from '../../../tests/support/sheets';
 import type { NewReading } from '@/server/repositories/readings';
+import { outbox } from './outbox';
 import { keepReading, renewSession, takeBackRenewal, whatRenewalChanges } from './actions';
+import { jobsCameTo } from '../../../tests/support/jobs';
 import { CheckGrid, type CheckGridProps } from './CheckGrid';
 
 jest.mock('@/workers/client', () => jest.requireActual('../../../tests/support/inProcess'));
@@ -15,6 +17,8 @@ jest.mock('./actions', () => ({
   takeBackRenewal: jest.fn(),
   whatRenewalChanges: jest.fn(),
 }));
+
+jest.mock('@/features/asking/actions', () => ({ stopWork: jest.fn() }));
 
 const keep = jest.mocked(keepReading);
 const expectation = expectationWith();
@@ -50,12 +54,6 @@ beforeEach(() => {
   visited.length = 0;
   let id = 100;
   keep.mockImplementation(async (reading) => ({ ok: true, value: { ...reading, id: id++ } }));
-  if (!('randomUUID' in crypto)) {
-    let n = 0;
-    Object.assign(crypto, {
-      randomUUID: () => `${String(++n).padStart(8, '0')}-0000-4000-8000-000000000000`,
-    });
-  }
 });
 
 describe('a figure', () => {
@@ -172,7 +170,7 @@ describe('when the program does not answer', () => {
     await screen.findByText(/2 readings are kept in this browser only/u);
     await waitFor(() => expect(said(bench(1))).toContain('right'));
     unmount();
-    expect(JSON.parse(localStorage.getItem('mivvet.readings.4')!)).toHaveLength(2);
+    expect(outbox.all(4)).toHaveLength(2);
 
     open();
     await waitFor(() => expect((cell(2, 'across R1') as HTMLInputElement).value).toBe('2.89'));
@@ -180,9 +178,88 @@ describe('when the program does not answer', () => {
     let id = 500;
     keep.mockImplementation(async (reading) => ({ ok: true, value: { ...reading, id: id++ } }));
     await user.click(await screen.findByRole('button', { name: 'Send again' }));
-    await waitFor(() => expect(localStorage.getItem('mivvet.readings.4')).toBeNull());
+    await waitFor(() => expect(outbox.all(4)).toEqual([]));
     expect(sent().map(({ typed }) => typed)).toEqual(['2.91', '2.89']);
     expect(screen.queryByText(/kept in this browser only/u)).toBeNull();
+  });
+});
+
+describe('readings on their way', () => {
+  it('that are refused stand aside with the reason, hold up no other, and are corrected or left out', async () => {
+    keep.mockImplementation(async (reading) =>
+      reading.typed === '2.91'
+        ? { ok: false, message: 'This session has no such checkpoint any more.' }
+        : { ok: true, value: { ...reading, id: 300 + Number(reading.studentId) } },
+    );
+    const { user, unmount } = open();
+    await user.type(cell(1, 'across R1'), '2.91{Enter}');
+    await user.type(cell(2, 'across R1'), '2.89{Enter}');
+    await screen.findByText(/no such checkpoint any more/u);
+    await waitFor(() => expect(outbox.all(4).map(({ reading }) => reading.typed)).toEqual(['2.91']));
+    expect(screen.queryByText(/kept in this browser only/u)).toBeNull();
+    unmount();
+
+    // The page is opened again: it is still there, with its reason, and is not sent once more.
+    keep.mockClear();
+    const again = open();
+    await screen.findByText(/no such checkpoint any more/u);
+    expect(keep).not.toHaveBeenCalled();
+    await again.user.click(screen.getByRole('button', { name: 'Leave it out' }));
+    expect(outbox.all(4)).toEqual([]);
+  });
+
+  it('go out by themselves when the program is back', async () => {
+    keep.mockRejectedValueOnce(new Error('gone'));
+    const { user } = open();
+    await user.type(cell(1, 'across R1'), '2.91{Enter}');
+    await screen.findByText(/1 reading is kept in this browser only/u);
+    await waitFor(() => expect(outbox.all(4)).toEqual([]), { timeout: 5000 });
+    expect(sent()).toHaveLength(2);
+    expect(screen.queryByText(/kept in this browser only/u)).toBeNull();
+  });
+
+  it('of two tabs of one browser are all sent', async () => {
+    keep.mockRejectedValue(new Error('gone'));
+    const one = open();
+    await one.user.type(cell(1, 'across R1'), '2.91{Enter}');
+    await one.user.type(cell(2, 'across R1'), '2.89{Enter}');
+    await waitFor(() => expect(outbox.all(4)).toHaveLength(2));
+    // The other tab puts its own between.
+    outbox.put({
+      reading: { ...outbox.all(4)[0]!.reading, studentId: 12, typed: '2.90', entryKey: 'other' },
+    });
+    await one.user.type(cell(3, 'across R1'), '2.95{Enter}');
+    expect(
+      outbox
+        .all(4)
+        .map(({ reading }) => reading.typed)
+        .sort(),
+    ).toEqual(['2.89', '2.90', '2.91', '2.95']);
+  });
+
+  it('say so where this browser can keep nothing, and are sent all the same', async () => {
+    const full = jest.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+      throw new Error('QuotaExceededError');
+    });
+    keep.mockRejectedValueOnce(new Error('gone'));
+    const { user } = open();
+    await user.type(cell(1, 'across R1'), '2.91{Enter}');
+    await screen.findByText(/own store is full or blocked/u);
+    await waitFor(() => expect(screen.queryByText(/full or blocked/u)).toBeNull(), { timeout: 5000 });
+    expect(sent().map(({ typed }) => typed)).toEqual(['2.91', '2.91']);
+    full.mockRestore();
+  });
+
+  it('that no database would keep are refused before they are sent', async () => {
+    const { user } = open();
+    await user.type(cell(1, 'across R1'), '20000{Enter}');
+    await user.click(await screen.findByRole('button', { name: 'Keep 20000' }));
+    await screen.findByText(/The figure must be at most 10000/u);
+    expect(keep).not.toHaveBeenCalled();
+    await user.clear(cell(1, 'across R1'));
+    await user.type(cell(1, 'across R1'), '5000{Enter}');
+    await user.click(await screen.findByRole('button', { name: 'Keep 5000' }));
+    await waitFor(() => expect(sent().map(({ value }) => value)).toEqual([5000]));
   });
 });
 
@@ -196,7 +273,8 @@ describe('a session whose lesson has changed', () => {
   } as const;
 
   it('says first what would change, and takes the new figures only on wish', async () => {
-    jest.mocked(whatRenewalChanges).mockResolvedValue({ ok: true, value: changes });
+    jest.mocked(whatRenewalChanges).mockResolvedValue({ ok: true, value: 'a job' });
+    jobsCameTo({ ok: true, value: changes });
     const { user } = open({ outdated: true });
     await user.click(screen.getByRole('button', { name: /^What would change/u }));
     const asked = said(await screen.findByRole('list', { name: '' }));
@@ -204,12 +282,13 @@ describe('a session whose lesson has changed', () => {
     expect(asked).toContain('bench 2 Fenn: right, then off');
     await user.click(screen.getByRole('button', { name: 'Leave it as it is' }));
     expect(renewSession).not.toHaveBeenCalled();
-    await user.click(screen.getByRole('button', { name: /^What would change/u }));
+    await user.click(await screen.findByRole('button', { name: /^What would change/u }));
     jest.mocked(renewSession).mockResolvedValueOnce({ ok: false, message: 'It was given away.' });
     await user.click(await screen.findByRole('button', { name: 'Judge by the lesson as it is now' }));
     await screen.findByText(/It was given away/u);
-    jest.mocked(renewSession).mockResolvedValueOnce({ ok: true, value: null });
-    await user.click(screen.getByRole('button', { name: 'Judge by the lesson as it is now' }));
+    jest.mocked(renewSession).mockResolvedValueOnce({ ok: true, value: 'a job' });
+    jobsCameTo({ ok: true, value: null });
+    await user.click(await screen.findByRole('button', { name: 'Judge by the lesson as it is now' }));
     await waitFor(() => expect(visited).toContain('refresh'));
     expect(renewSession).toHaveBeenLastCalledWith(4, 3);
   });

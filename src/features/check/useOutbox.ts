@@ -2,60 +2,112 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { NewReading, Reading } from '@/server/repositories/readings';
-import { kept } from '@/features/hooks/kept';
 import { keepReading } from './actions';
+import { outbox, type Sent } from './outbox';
 
-const keyOf = (sessionId: number) => `mivvet.readings.${sessionId}`;
+/** Waits between two tries while the program does not answer: doubled each time. */
+const FIRST_WAIT_MS = 1000;
+const LONGEST_WAIT_MS = 30_000;
+const SILENT = 'The program does not answer; they are sent by themselves when it is back.';
+
+interface Told {
+  /** The database has it. */
+  onKept(reading: Reading, entryKey: string): void;
+  /** The database will not take it: it stands aside with the reason. */
+  onRefused(reading: NewReading, message: string): void;
+}
 
 /**
- * Readings on their way to the database: each waits in this browser until it is kept, so that neither a closed
- * page nor a stopped program loses one.
+ * Readings on their way to the database: each waits in this browser until it is kept, so that neither a closed page
+ * nor a stopped program loses one. What cannot be sent now is tried again by itself; what is refused holds up no other.
  */
-export function useOutbox(sessionId: number, onKept: (reading: Reading, entryKey: string) => void) {
+export function useOutbox(sessionId: number, told: Told) {
   const [waiting, setWaiting] = useState<readonly NewReading[]>([]);
   const [problem, setProblem] = useState('');
-  const queue = useRef<NewReading[]>([]);
+  /** This browser's store is full or blocked: what waits is in this page alone. */
+  const [unkept, setUnkept] = useState(false);
+  const queue = useRef<Sent[]>([]);
   const busy = useRef(false);
-  const told = useRef(onKept);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const wait = useRef(FIRST_WAIT_MS);
+  const listener = useRef(told);
   useEffect(() => {
-    told.current = onKept;
+    listener.current = told;
   });
+
+  const show = () => setWaiting(queue.current.filter((sent) => !sent.refused).map((sent) => sent.reading));
 
   const flush = useCallback(async () => {
     if (busy.current) return;
     busy.current = true;
-    for (let next = queue.current[0]; next; next = queue.current[0]) {
-      const answer = await keepReading(next).catch(() => undefined);
-      if (!answer?.ok) {
-        setProblem(answer?.message ?? 'The program does not answer.');
+    clearTimeout(timer.current);
+    let left = queue.current.filter((sent) => !sent.refused);
+    for (let next = left[0]; next; next = left[0]) {
+      const { reading } = next;
+      const answer = await keepReading(reading).catch(() => undefined);
+      if (!answer || (!answer.ok && answer.again)) {
+        setProblem(answer?.message ?? SILENT);
+        timer.current = setTimeout(() => void flush(), wait.current);
+        wait.current = Math.min(2 * wait.current, LONGEST_WAIT_MS);
         break;
       }
+      wait.current = FIRST_WAIT_MS;
       setProblem('');
-      queue.current.shift();
-      store(sessionId, queue.current);
-      setWaiting([...queue.current]);
-      told.current(answer.value, next.entryKey);
+      queue.current = queue.current.filter((sent) => sent !== next);
+      if (answer.ok) {
+        outbox.drop(reading);
+        listener.current.onKept(answer.value, reading.entryKey);
+      } else {
+        const aside = { reading, refused: answer.message };
+        queue.current.push(aside);
+        outbox.put(aside);
+        listener.current.onRefused(reading, answer.message);
+      }
+      show();
+      left = queue.current.filter((sent) => !sent.refused);
     }
     busy.current = false;
-  }, [sessionId]);
+  }, []);
 
   useEffect(() => {
-    queue.current = kept.read<NewReading[]>(keyOf(sessionId)) ?? [];
-    if (queue.current.length === 0) return;
-    queueMicrotask(() => setWaiting([...queue.current]));
-    void flush();
+    queue.current = outbox.all(sessionId);
+    queueMicrotask(() => {
+      for (const { reading, refused } of queue.current)
+        if (refused) listener.current.onRefused(reading, refused);
+      show();
+      void flush();
+    });
+    const now = () => void flush();
+    window.addEventListener('online', now);
+    return () => {
+      window.removeEventListener('online', now);
+      clearTimeout(timer.current);
+    };
   }, [sessionId, flush]);
 
+  // A page that holds what nothing else does asks before it is left.
+  const alone = unkept && waiting.length > 0;
+  useEffect(() => {
+    if (!alone) return;
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, [alone]);
+
   const send = (reading: NewReading) => {
-    queue.current.push(reading);
-    store(sessionId, queue.current);
-    setWaiting([...queue.current]);
+    const sent = { reading };
+    queue.current.push(sent);
+    setUnkept(!outbox.put(sent));
+    show();
     void flush();
   };
-  return { waiting, problem, send, retry: () => void flush() };
-}
-
-function store(sessionId: number, queue: readonly NewReading[]): void {
-  if (queue.length === 0) kept.forget(keyOf(sessionId));
-  else kept.write(keyOf(sessionId), queue);
+  /** Drops what was refused in a cell: it has been corrected, or left out. */
+  const settle = (studentId: number, point: string) => {
+    for (const { reading, refused } of queue.current)
+      if (refused && reading.studentId === studentId && reading.point === point) outbox.drop(reading);
+    queue.current = queue.current.filter(
+      ({ reading, refused }) => !refused || reading.studentId !== studentId || reading.point !== point,
+    );
+  };
+  return { waiting, problem, unkept, send, settle, retry: () => void flush() };
 }

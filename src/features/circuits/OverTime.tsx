@@ -7,7 +7,6 @@ import {
   formatEntered,
   formatPercent,
   formatQuantity,
-  toCsv,
   type Circuit,
   type Cycle,
   type Outcome,
@@ -17,7 +16,8 @@ import { LineChart, scaledUnit } from '@/features/charts/LineChart';
 import { readWithin } from '@/features/wish/readers';
 import { Typed } from '@/features/wish/Words';
 import { screenSentence } from '@/messages/findings';
-import { saveAs, slug } from '@/ui/download';
+import { saveTable } from '@/features/hooks/saveTable';
+import { slug } from '@/ui/download';
 import { Note } from '@/ui/Note';
 import type { CoreApi } from '@/workers/coreApi';
 import { shownFigure, tellingNodes, tellingParts } from './figures';
@@ -185,5 +185,5 @@ function saveCsv(circuit: Circuit, run: Run): void {
     ...nodes.map(([, volts]) => volts[i]!),
     ...parts.map(([, { amps }]) => amps[i]!),
   ]);
-  saveAs(`${slug(circuit.title)}-over-time.csv`, 'text/csv', toCsv(head, rows));
+  saveTable(`${slug(circuit.title)}-over-time.csv`, head, rows);
 }

@@ -6,7 +6,9 @@ import Form from 'react-bootstrap/Form';
 import type { Group } from '@/server/repositories/groups';
 import { Note } from '@/ui/Note';
 import { useAnswer } from '@/ui/useAnswer';
-import { putAwayGroup, renameGroup } from './actions';
+import { Overtaken } from '@/ui/Overtaken';
+import { useSaving } from '@/ui/useSaving';
+import { putAwayGroup, renameGroup, type GroupWords } from './actions';
 import { Sessions, type GroupSession } from './Sessions';
 import { Enrol, GoneRow, StudentRow } from './Students';
 
@@ -65,6 +67,14 @@ function GroupHead({ group }: { group: Group }) {
   const [name, setName] = useState(group.name);
   const [meets, setMeets] = useState(group.meets);
   const { problem, run } = useAnswer();
+  const saving = useSaving<GroupWords>({
+    version: group.version,
+    send: (version, words) => renameGroup(group.id, version, words),
+    onTheirs: (theirs) => {
+      setName(theirs.name);
+      setMeets(theirs.meets);
+    },
+  });
   const changed = name !== group.name || meets !== group.meets;
   return (
     <div className="page-head">
@@ -72,19 +82,24 @@ function GroupHead({ group }: { group: Group }) {
       <div className="button-row">
         <Form.Group controlId="head-name">
           <Form.Label>Name</Form.Label>
-          <Form.Control value={name} maxLength={60} onChange={(event) => setName(event.target.value)} />
+          <Form.Control value={name} maxLength={40} onChange={(event) => setName(event.target.value)} />
         </Form.Group>
         <Form.Group controlId="head-meets">
           <Form.Label>Meets</Form.Label>
-          <Form.Control value={meets} maxLength={80} onChange={(event) => setMeets(event.target.value)} />
+          <Form.Control value={meets} maxLength={60} onChange={(event) => setMeets(event.target.value)} />
         </Form.Group>
-        {changed && (
-          <Button onClick={() => run(() => renameGroup(group.id, group.version, name, meets))}>Save</Button>
-        )}
+        {changed && <Button onClick={() => saving.save({ name, meets })}>Save</Button>}
         <Button variant="quiet" onClick={() => run(() => putAwayGroup(group.id, group.archivedAt === null))}>
           {group.archivedAt === null ? 'Put away' : 'Take out again'}
         </Button>
       </div>
+      <Overtaken
+        saving={saving}
+        shown={(words: GroupWords) => [
+          ['name', words.name],
+          ['meets', words.meets],
+        ]}
+      />
       {problem && (
         <Note kind="refusal" live>
           {problem}

@@ -28,7 +28,7 @@ export function NewGroup() {
       >
         <Form.Group controlId="group-name">
           <Form.Label>Name</Form.Label>
-          <Form.Control value={name} maxLength={60} onChange={(event) => setName(event.target.value)} />
+          <Form.Control value={name} maxLength={40} onChange={(event) => setName(event.target.value)} />
         </Form.Group>
         <Form.Group controlId="group-meets">
           <Form.Label>Meets</Form.Label>

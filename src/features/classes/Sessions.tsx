@@ -6,6 +6,8 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { dayName } from '@/ui/dates';
 import { useAnswer } from '@/ui/useAnswer';
+import { Overtaken } from '@/ui/Overtaken';
+import { useSaving } from '@/ui/useSaving';
 import { changeDay, putAwaySession } from './actions';
 
 export interface GroupSession {
@@ -50,6 +52,11 @@ export function Sessions({ sessions }: { sessions: readonly GroupSession[] }) {
 function SessionRow({ session }: { session: GroupSession }) {
   const { problem, run } = useAnswer();
   const [day, setDay] = useState(session.onDate);
+  const saving = useSaving<string>({
+    version: session.version,
+    send: (version, onDate) => changeDay(session.id, version, onDate),
+    onTheirs: setDay,
+  });
   return (
     <li>
       <Link prefetch={false} href={`/check/${session.id}`}>
@@ -66,7 +73,7 @@ function SessionRow({ session }: { session: GroupSession }) {
           onChange={(event) => setDay(event.target.value)}
         />
         {day !== session.onDate && (
-          <Button size="sm" onClick={() => run(() => changeDay(session.id, session.version, day))}>
+          <Button size="sm" onClick={() => saving.save(day)}>
             Move
           </Button>
         )}
@@ -78,6 +85,7 @@ function SessionRow({ session }: { session: GroupSession }) {
           {session.archived ? 'Take out again' : 'Put away'}
         </Button>
       </div>
+      <Overtaken saving={saving} shown={(onDate: string) => [['day', onDate]]} />
       {problem && (
         <div role="alert" className="problem">
           {problem}

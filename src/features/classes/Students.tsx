@@ -6,7 +6,9 @@ import Form from 'react-bootstrap/Form';
 import type { Student } from '@/server/repositories/groups';
 import { Note } from '@/ui/Note';
 import { useAnswer } from '@/ui/useAnswer';
-import { changeStudent, enrol, letLeave } from './actions';
+import { Overtaken } from '@/ui/Overtaken';
+import { useSaving } from '@/ui/useSaving';
+import { changeStudent, enrol, eraseStudent, letLeave, type StudentWords } from './actions';
 
 /** A student at a bench, to be changed in place. */
 export function StudentRow({ student }: { student: Student }) {
@@ -14,6 +16,15 @@ export function StudentRow({ student }: { student: Student }) {
   const [bench, setBench] = useState(String(student.bench));
   const [nickname, setNickname] = useState(student.nickname);
   const { problem, run } = useAnswer();
+  const saving = useSaving<StudentWords>({
+    version: student.version,
+    send: (version, words) => changeStudent(student.id, version, words),
+    onSaved: () => setOpen(false),
+    onTheirs: (theirs) => {
+      setBench(String(theirs.bench));
+      setNickname(theirs.nickname);
+    },
+  });
   if (!open) {
     return (
       <tr>
@@ -55,22 +66,25 @@ export function StudentRow({ student }: { student: Student }) {
             {problem}
           </div>
         )}
+        <Overtaken
+          saving={saving}
+          shown={(words: StudentWords) => [
+            ['bench', String(words.bench)],
+            ['nickname', words.nickname],
+          ]}
+        />
       </td>
       <td className="amount">
-        <Button
-          size="sm"
-          onClick={() =>
-            run(
-              () => changeStudent(student.id, Number(bench), nickname),
-              () => setOpen(false),
-            )
-          }
-        >
+        <Button size="sm" onClick={() => saving.save({ bench: Number(bench), nickname })}>
           Save
         </Button>{' '}
         <Button size="sm" variant="quiet" onClick={() => run(() => letLeave(student.id, true))}>
           Leaves the group
         </Button>{' '}
+        <a className="btn btn-quiet btn-sm" href={`/classes/student/${student.id}`} download>
+          Save all that is held
+        </a>{' '}
+        <Erase student={student} />{' '}
         <Button size="sm" variant="quiet" onClick={() => setOpen(false)}>
           Close
         </Button>
@@ -79,15 +93,44 @@ export function StudentRow({ student }: { student: Student }) {
   );
 }
 
+/** Takes a student's name away for good, once it has been asked whether that is meant. */
+function Erase({ student }: { student: Student }) {
+  const [sure, setSure] = useState(false);
+  const { problem, run } = useAnswer();
+  return (
+    <>
+      <Button
+        size="sm"
+        variant="quiet"
+        aria-label={`Erase ${student.nickname}`}
+        onClick={() => (sure ? run(() => eraseStudent(student.id)) : setSure(true))}
+      >
+        {sure ? 'Yes, erase the name for good' : 'Erase'}
+      </Button>
+      {problem && (
+        <span role="alert" className="problem">
+          {problem}
+        </span>
+      )}
+    </>
+  );
+}
+
 /** A student who left, and may come back. */
 export function GoneRow({ student }: { student: Student }) {
   const { problem, run } = useAnswer();
+  const erased = student.nickname === ERASED;
   return (
     <li>
-      {student.nickname} <span className="soft">(bench {student.bench})</span>{' '}
-      <Button variant="text" className="btn-text" onClick={() => run(() => letLeave(student.id, false))}>
-        comes back
-      </Button>
+      {erased ? 'name erased' : student.nickname} <span className="soft">(bench {student.bench})</span>{' '}
+      {!erased && (
+        <>
+          <Button variant="text" className="btn-text" onClick={() => run(() => letLeave(student.id, false))}>
+            comes back
+          </Button>{' '}
+          <Erase student={student} />
+        </>
+      )}
       {problem && (
         <div role="alert" className="problem">
           {problem}
@@ -96,6 +139,9 @@ export function GoneRow({ student }: { student: Student }) {
     </li>
   );
 }
+
+/** What stands where the name of an erased student was. */
+const ERASED = '–';
 
 /** Nicknames typed or pasted. */
 export function Enrol({ groupId }: { groupId: number }) {

@@ -2,28 +2,40 @@
 
 import { parseStudents } from '@/core';
 import { sentences } from '@/messages/findings';
+import { issueSentence } from '@/messages/issues';
 import { z } from 'zod';
-import { done, failed, guarded, type Answer } from '@/server/failures';
+import { guarded } from '@/server/access/admit';
+import { done, failed, type Answer } from '@/server/failures';
 import {
   addGroup,
   addStudents,
   archiveGroup,
   archiveStudent,
+  eraseStudent as erase,
   group,
   saveGroup,
   saveStudent,
+  student,
 } from '@/server/repositories/groups';
-import { archiveSession, moveSession } from '@/server/repositories/sessions';
+import { archiveSession, moveSession, session } from '@/server/repositories/sessions';
 
+const idSchema = z.number().int().positive();
+const versionSchema = z.number().int().min(0);
 const groupSchema = z.strictObject({
-  name: z.string().trim().min(1, 'needs a name').max(40, 'has a name longer than 40 letters'),
-  meets: z.string().trim().max(60, 'has a meeting time longer than 60 letters'),
+  name: z.string().trim().min(1).max(40),
+  meets: z.string().trim().max(60),
 });
+const GROUP_FIELDS = { name: 'The name of the group', meets: 'When the group meets' };
+
+export interface GroupWords {
+  readonly name: string;
+  readonly meets: string;
+}
 
 export async function newGroup(name: string, meets: string): Promise<Answer<number>> {
-  return guarded(async () => {
+  return guarded('newGroup', async () => {
     const checked = groupSchema.safeParse({ name, meets });
-    if (!checked.success) return failed(`The group ${checked.error.issues[0]!.message}.`);
+    if (!checked.success) return failed(issueSentence(checked.error, GROUP_FIELDS));
     return done(await addGroup(checked.data.name, checked.data.meets));
   });
 }
@@ -31,69 +43,118 @@ export async function newGroup(name: string, meets: string): Promise<Answer<numb
 export async function renameGroup(
   id: number,
   version: number,
-  name: string,
-  meets: string,
-): Promise<Answer<number>> {
-  return guarded(async () => {
-    const checked = groupSchema.safeParse({ name, meets });
-    if (!checked.success) return failed(`The group ${checked.error.issues[0]!.message}.`);
-    return done(await saveGroup(id, version, checked.data.name, checked.data.meets));
-  });
+  words: GroupWords,
+): Promise<Answer<number, GroupWords>> {
+  return guarded(
+    'renameGroup',
+    async () => {
+      const checked = groupSchema.safeParse(words);
+      if (!checked.success) return failed(issueSentence(checked.error, GROUP_FIELDS));
+      return done(
+        await saveGroup(
+          idSchema.parse(id),
+          versionSchema.parse(version),
+          checked.data.name,
+          checked.data.meets,
+        ),
+      );
+    },
+    async () => {
+      const now = await group(id);
+      return { version: now.version, value: { name: now.name, meets: now.meets } };
+    },
+  );
 }
 
 export async function putAwayGroup(id: number, away: boolean): Promise<Answer<null>> {
-  return guarded(async () => {
-    await archiveGroup(id, away ? new Date().toISOString() : null);
+  return guarded('putAwayGroup', async () => {
+    await archiveGroup(idSchema.parse(id), away ? new Date().toISOString() : null);
     return done(null);
   });
 }
 
 /** Adds one or many students from what was typed or pasted; all of it, or none and why. */
 export async function enrol(groupId: number, text: string): Promise<Answer<{ added: number; note: string }>> {
-  return guarded(async () => {
-    const benches = (await group(groupId)).students.filter((s) => s.archivedAt === null).map((s) => s.bench);
-    const { students, findings } = parseStudents(text.slice(0, 20_000), Math.max(0, ...benches) + 1);
+  return guarded('enrol', async () => {
+    const held = await group(idSchema.parse(groupId));
+    const benches = held.students.filter((s) => s.archivedAt === null).map((s) => s.bench);
+    const { students, findings } = parseStudents(
+      z.string().parse(text).slice(0, 20_000),
+      Math.max(0, ...benches) + 1,
+    );
     const refusals = findings.filter((f) => f.severity === 'refusal');
     if (refusals.length)
       return failed(
         `Nobody was added. ${sentences(refusals.slice(0, 5))} Mend the list below and add it again.`,
       );
     if (students.length === 0) return failed('Type or paste at least one nickname.');
-    await addStudents(groupId, students);
+    await addStudents(held.id, students);
     return done({ added: students.length, note: sentences(findings) });
   });
 }
 
-export async function changeStudent(id: number, bench: number, nickname: string): Promise<Answer<null>> {
-  return guarded(async () => {
-    const { students, findings } = parseStudents(
-      `bench,nickname\n${bench},"${nickname.replaceAll('"', '""')}"`,
-    );
-    const [row] = students;
-    if (!row) return failed(sentences(findings) || 'A student needs a nickname.');
-    await saveStudent(id, row.bench, row.nickname);
-    return done(null);
-  });
+export interface StudentWords {
+  readonly bench: number;
+  readonly nickname: string;
+}
+
+export async function changeStudent(
+  id: number,
+  version: number,
+  { bench, nickname }: StudentWords,
+): Promise<Answer<number, StudentWords>> {
+  return guarded(
+    'changeStudent',
+    async () => {
+      const { students, findings } = parseStudents(
+        `bench,nickname\n${bench},"${nickname.replaceAll('"', '""')}"`,
+      );
+      const [row] = students;
+      if (!row) return failed(sentences(findings) || 'A student needs a nickname.');
+      return done(
+        await saveStudent(idSchema.parse(id), versionSchema.parse(version), row.bench, row.nickname),
+      );
+    },
+    async () => {
+      const now = await student(id);
+      return { version: now.version, value: { bench: now.bench, nickname: now.nickname } };
+    },
+  );
 }
 
 export async function letLeave(id: number, leaves: boolean): Promise<Answer<null>> {
-  return guarded(async () => {
-    await archiveStudent(id, leaves ? new Date().toISOString() : null);
+  return guarded('letLeave', async () => {
+    await archiveStudent(idSchema.parse(id), leaves ? new Date().toISOString() : null);
     return done(null);
   });
 }
 
-export async function changeDay(id: number, version: number, day: string): Promise<Answer<number>> {
-  return guarded(async () => {
-    const checked = z.iso.date().safeParse(day);
-    if (!checked.success) return failed('Choose a day of the calendar.');
-    return done(await moveSession(id, version, checked.data));
+/** Takes a student's name out of the house for good; their readings stay without it. */
+export async function eraseStudent(id: number): Promise<Answer<null>> {
+  return guarded('eraseStudent', async () => {
+    await erase(idSchema.parse(id), new Date().toISOString());
+    return done(null);
   });
 }
 
+export async function changeDay(id: number, version: number, day: string): Promise<Answer<number, string>> {
+  return guarded(
+    'changeDay',
+    async () => {
+      const checked = z.iso.date().safeParse(day);
+      if (!checked.success) return failed('Choose a day of the calendar.');
+      return done(await moveSession(idSchema.parse(id), versionSchema.parse(version), checked.data));
+    },
+    async () => {
+      const now = await session(id);
+      return { version: now.version, value: now.onDate };
+    },
+  );
+}
+
 export async function putAwaySession(id: number, away: boolean): Promise<Answer<null>> {
-  return guarded(async () => {
-    await archiveSession(id, away ? new Date().toISOString() : null);
+  return guarded('putAwaySession', async () => {
+    await archiveSession(idSchema.parse(id), away ? new Date().toISOString() : null);
     return done(null);
   });
 }

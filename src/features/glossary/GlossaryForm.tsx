@@ -16,24 +16,36 @@ import {
 import { formProblem } from '@/ui/formProblem';
 import { Heads } from '@/ui/Heads';
 import { Note } from '@/ui/Note';
-import { useAnswer } from '@/ui/useAnswer';
+import { Overtaken, type Shown } from '@/ui/Overtaken';
+import { useSaving } from '@/ui/useSaving';
+import { issueWords } from '@/messages/issues';
 import { keepWords } from './actions';
+
+const EMPTY = Object.fromEntries(TERM_IDS.map((id) => [id, '']));
+
+function shownWords(words: OwnWords): Shown {
+  return TERM_IDS.map((id) => [TERMS[id].term, words[id] ?? '']);
+}
 
 /** Every term as it is said without mathematics and with it, and the educator's own wording. */
 export function GlossaryForm({ own, version }: { own: OwnWords; version: number }) {
-  const { problem, pending, run } = useAnswer();
   const [kept, setKept] = useState(false);
-  const { register, handleSubmit, formState } = useForm<Partial<Record<TermId, string>>, unknown, OwnWords>({
+  const { register, handleSubmit, formState, reset } = useForm<
+    Partial<Record<TermId, string>>,
+    unknown,
+    OwnWords
+  >({
     defaultValues: own,
-    resolver: zodResolver(glossarySchema),
+    resolver: zodResolver(glossarySchema, { error: issueWords }),
+  });
+  const saving = useSaving<OwnWords>({
+    version,
+    send: keepWords,
+    onSaved: () => setKept(true),
+    onTheirs: (theirs) => reset({ ...EMPTY, ...theirs }),
   });
   const wrong = formProblem(formState.errors);
-  const save = handleSubmit((words) =>
-    run(
-      () => keepWords(version, words),
-      () => setKept(true),
-    ),
-  );
+  const save = handleSubmit(saving.save);
   return (
     <form onSubmit={(event) => void save(event)} onChange={() => setKept(false)}>
       <div className="wide-table">
@@ -62,15 +74,17 @@ export function GlossaryForm({ own, version }: { own: OwnWords; version: number 
         </table>
       </div>
       <div className="button-row pt-3">
-        <Button type="submit" disabled={pending}>
+        <Button type="submit" disabled={saving.pending}>
           Save the words
         </Button>
         {kept && <span role="status">Saved. Lessons and students’ sheets say it your way.</span>}
       </div>
-      {(wrong || problem) && (
+      {wrong ? (
         <Note kind="refusal" live>
-          {wrong ? `The wording of “${wrong.path}” ${wrong.message}. Nothing was saved.` : problem}
+          {`The wording of “${wrong.path}” ${wrong.message}. Nothing was saved.`}
         </Note>
+      ) : (
+        <Overtaken saving={saving} shown={shownWords} />
       )}
     </form>
   );

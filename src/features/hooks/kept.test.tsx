@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { act } from '@testing-library/react';
 import { said, screen, show } from '../../../tests/support/screen';
-import { kept } from './kept';
+import { kept } from '@/ui/kept';
 import { useKept } from './useKept';
 
 function Name({ label }: { label: string }) {

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useMemo, useSyncExternalStore } from 'react';
-import { kept } from './kept';
+import { kept } from '@/ui/kept';
 
 const listeners = new Set<() => void>();
 

@@ -1,17 +1,22 @@
+'use client';
+
 import Link from 'next/link';
+import { useEffect, useState } from 'react';
+import { lessonLines } from './actions';
 import { clockTime, dayName, dayOf } from '@/ui/dates';
 
 export interface ListedLesson {
   readonly id: number;
   readonly title: string;
   readonly course: string;
-  /** What it comes to, in one line. */
-  readonly inShort: string;
+  /** What it comes to, in one line; nothing where that has yet to be worked out. */
+  readonly inShort: string | undefined;
   readonly updatedAt: string;
 }
 
 /** All lessons of a course in their order, each with what it comes to. */
 export function LessonList({ lessons }: { lessons: readonly ListedLesson[] }) {
+  const lines = useLines(lessons);
   const courses = [...new Set(lessons.map((l) => l.course))];
   if (lessons.length === 0) {
     return <p className="soft">No lesson yet. Start one from the pattern beside this.</p>;
@@ -30,7 +35,7 @@ export function LessonList({ lessons }: { lessons: readonly ListedLesson[] }) {
                   {title}
                 </Link>
                 <br />
-                <span className="small-print">{inShort}</span>
+                <span className="small-print">{inShort ?? lines.get(id) ?? 'being worked out …'}</span>
               </span>
               <span className="small-print">
                 {dayName(dayOf(new Date(updatedAt)))} {clockTime(updatedAt)}
@@ -41,3 +46,29 @@ export function LessonList({ lessons }: { lessons: readonly ListedLesson[] }) {
     </section>
   ));
 }
+
+/** The lines that the page came without; the list is there meanwhile. */
+function useLines(lessons: readonly ListedLesson[]): ReadonlyMap<number, string> {
+  const [lines, setLines] = useState<ReadonlyMap<number, string>>(new Map());
+  const missing = lessons.filter((l) => l.inShort === undefined).map((l) => l.id);
+  const key = missing.join(' ');
+  useEffect(() => {
+    if (!key) return;
+    let gone = false;
+    void (async () => {
+      const ids = key.split(' ').map(Number);
+      // Some at a time, so that the first lines show while the others are worked out.
+      for (let at = 0; at < ids.length && !gone; at += LINES_AT_A_TIME) {
+        const answer = await lessonLines(ids.slice(at, at + LINES_AT_A_TIME)).catch(() => undefined);
+        if (gone || !answer?.ok) return;
+        setLines((before) => new Map([...before, ...answer.value]));
+      }
+    })();
+    return () => {
+      gone = true;
+    };
+  }, [key]);
+  return lines;
+}
+
+const LINES_AT_A_TIME = 8;

@@ -9,7 +9,7 @@ import { PATTERN_WORDS } from '@/messages/patterns';
 import { Note } from '@/ui/Note';
 import { importLesson, startLesson, type Imported } from './actions';
 import { PatternSign } from './PatternSign';
-import type { PatternSigns } from './patternSigns';
+import type { PatternSigns } from '@/server/work/patternSigns';
 
 /** Starting from a pattern, or from a file. */
 export function NewLesson({ signs }: { signs: PatternSigns }) {

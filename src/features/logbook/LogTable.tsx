@@ -8,10 +8,11 @@ import {
   tableFeatures,
   useTable,
 } from '@tanstack/react-table';
-import { useMemo, useState } from 'react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
 import Form from 'react-bootstrap/Form';
 import { formatEntered, formatQuantity } from '@/core';
-import type { LogRow } from '@/server/logbook';
+import type { LoggedStudent, LogRow } from '@/server/logbook';
 import { clockTime, dayName } from '@/ui/dates';
 import { SortHead } from '@/ui/SortHead';
 import { StatusMark, STATUS_WORDS } from '@/ui/StatusMark';
@@ -30,39 +31,29 @@ const columns = helper.columns([
 
 interface Props {
   readonly rows: LogRow[];
-  readonly lesson: string;
+  /** What the rows were chosen by. */
+  readonly choice: { readonly lesson: string; readonly student: number | undefined; readonly off: boolean };
+  readonly lessons: readonly string[];
+  readonly students: readonly LoggedStudent[];
+  /** Where older rows begin, if there are any. */
+  readonly older: string | undefined;
+  readonly newest: boolean;
 }
 
-/** Every reading by student and lesson, the superseded ones too. */
-export function LogTable({ rows, lesson: asked }: Props) {
-  const [lesson, setLesson] = useState(asked);
-  const [student, setStudent] = useState('');
-  const [offOnly, setOffOnly] = useState(false);
-  const students = useMemo(
-    () =>
-      [...new Set(rows.filter((r) => !lesson || r.lesson === lesson).map(studentKey))].sort((a, b) =>
-        a.localeCompare(b, 'en', { numeric: true }),
-      ),
-    [rows, lesson],
-  );
-  const lessons = useMemo(() => [...new Set(rows.map((r) => r.lesson))], [rows]);
-  const shown = useMemo(
-    () =>
-      rows.filter(
-        (r) =>
-          (!lesson || r.lesson === lesson) &&
-          (!student || studentKey(r) === student) &&
-          (!offOnly || r.verdict === 'off' || r.verdict === 'close'),
-      ),
-    [rows, lesson, student, offOnly],
-  );
-  const table = useTable({ features, columns, data: shown });
+/** Every reading by student and lesson, the superseded ones too, a page at a time from the newest back. */
+export function LogTable({ rows, choice, lessons, students, older, newest }: Props) {
+  const router = useRouter();
+  const table = useTable({ features, columns, data: rows });
+  const choose = (change: Partial<Props['choice']>) => router.push(addressOf({ ...choice, ...change }));
   return (
     <>
       <div className="button-row mb-3">
         <Form.Group controlId="log-lesson">
           <Form.Label>Lesson</Form.Label>
-          <Form.Select value={lesson} onChange={(event) => setLesson(event.target.value)}>
+          <Form.Select
+            value={choice.lesson}
+            onChange={(event) => choose({ lesson: event.target.value, student: undefined })}
+          >
             <option value="">all</option>
             {lessons.map((name) => (
               <option key={name}>{name}</option>
@@ -71,18 +62,23 @@ export function LogTable({ rows, lesson: asked }: Props) {
         </Form.Group>
         <Form.Group controlId="log-student">
           <Form.Label>Student</Form.Label>
-          <Form.Select value={student} onChange={(event) => setStudent(event.target.value)}>
+          <Form.Select
+            value={choice.student ?? ''}
+            onChange={(event) => choose({ student: Number(event.target.value) || undefined })}
+          >
             <option value="">all</option>
-            {students.map((name) => (
-              <option key={name}>{name}</option>
+            {students.map(({ id, group, bench, nickname }) => (
+              <option key={id} value={id}>
+                {group} {bench} {nickname}
+              </option>
             ))}
           </Form.Select>
         </Form.Group>
         <Form.Check
           id="log-off"
           label="only off and close calls"
-          checked={offOnly}
-          onChange={(event) => setOffOnly(event.target.checked)}
+          checked={choice.off}
+          onChange={(event) => choose({ off: event.target.checked })}
         />
       </div>
       <div className="scroll-x">
@@ -109,13 +105,23 @@ export function LogTable({ rows, lesson: asked }: Props) {
           </tbody>
         </table>
       </div>
-      {shown.length === 0 && <p className="soft pt-3">No reading matches. Widen the choice above.</p>}
+      {rows.length === 0 && <p className="soft pt-3">No reading matches. Widen the choice above.</p>}
+      <p className="button-row pt-3">
+        {!newest && <Link href={addressOf(choice)}>The newest readings</Link>}
+        {older !== undefined && <Link href={addressOf(choice, older)}>Older readings</Link>}
+      </p>
     </>
   );
 }
 
-function studentKey(row: LogRow): string {
-  return `${row.group} ${row.bench} ${row.nickname}`;
+function addressOf({ lesson, student, off }: Props['choice'], before?: string): string {
+  const asked = new URLSearchParams();
+  if (lesson) asked.set('lesson', lesson);
+  if (student !== undefined) asked.set('student', String(student));
+  if (off) asked.set('off', '1');
+  if (before) asked.set('before', before);
+  const query = asked.toString();
+  return query ? `/logbook?${query}` : '/logbook';
 }
 
 function LogLine({ row }: { row: LogRow }) {
@@ -142,6 +148,8 @@ function LogLine({ row }: { row: LogRow }) {
       <td className="text-nowrap">
         {row.verdict === 'none' ? (
           '–'
+        ) : row.verdict === 'waiting' ? (
+          <span className="soft">being judged</span>
         ) : (
           <>
             <StatusMark status={row.verdict} /> {STATUS_WORDS[row.verdict]}

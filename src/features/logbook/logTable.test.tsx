@@ -1,7 +1,14 @@
 /** @jest-environment jsdom */
+import { visited } from '../../../tests/support/navigation';
 import { said, screen, show, within } from '../../../tests/support/screen';
 import type { LogRow } from '@/server/logbook';
 import { LogTable } from './LogTable';
+
+jest.mock('next/navigation', () => jest.requireActual('../../../tests/support/navigation'));
+
+beforeEach(() => {
+  visited.length = 0;
+});
 
 describe('the logbook', () => {
   const reading = (id: number, more: Partial<LogRow>): LogRow => ({
@@ -44,30 +51,54 @@ describe('the logbook', () => {
   ];
   const shown = () => screen.getAllByRole('row').slice(1).map(said);
 
+  const open = (more: Partial<Parameters<typeof LogTable>[0]> = {}) =>
+    show(
+      <LogTable
+        rows={rows}
+        choice={{ lesson: '', student: undefined, off: false }}
+        lessons={['Pier lamp', 'Quay string']}
+        students={[{ id: 7, bench: 1, nickname: 'Wren', group: 'Tern' }]}
+        older={undefined}
+        newest
+        {...more}
+      />,
+    );
+
   it('shows every reading with its band, verdict, meter and likely cause', () => {
-    show(<LogTable rows={rows} lesson="" />);
+    open();
     const [first, second, third] = shown();
     expect(first).toMatch(/2\.91 V ± 20 mV ?2\.67 V – 3\.13 V right ?first, .* class meter on 20 V, by HB/u);
     expect(second).toContain('R1 is 3.3 kΩ, not 330 Ω');
     expect(third).toContain('later measured again');
   });
 
-  it('narrows by lesson, student and verdict, and sorts benches as numbers', async () => {
-    const { user } = show(<LogTable rows={rows} lesson="Pier lamp" />);
-    expect(shown()).toHaveLength(2);
+  it('says of a reading that waits that it is being judged', () => {
+    open({ rows: [reading(9, { verdict: 'waiting', uncertainty: null, range: null })] });
+    expect(shown()[0]).toContain('being judged');
+  });
+
+  it('is narrowed by lesson, student and verdict by its address, so that every page of it is', async () => {
+    const { user } = open({ choice: { lesson: 'Pier lamp', student: undefined, off: false } });
     await user.click(screen.getByLabelText('only off and close calls'));
-    expect(shown()).toHaveLength(1);
     await user.selectOptions(screen.getByLabelText('Student'), 'Tern 1 Wren');
-    expect(screen.getByText(/No reading matches/u)).toBeTruthy();
-    await user.click(screen.getByLabelText('only off and close calls'));
-    await user.selectOptions(screen.getByLabelText('Student'), '');
-    await user.selectOptions(screen.getByLabelText('Lesson'), '');
+    await user.selectOptions(screen.getByLabelText('Lesson'), 'Quay string');
+    expect(visited).toEqual([
+      '/logbook?lesson=Pier+lamp&off=1',
+      '/logbook?lesson=Pier+lamp&student=7',
+      '/logbook?lesson=Quay+string',
+    ]);
+  });
+
+  it('leads to older readings and back, and sorts benches as numbers', async () => {
+    const { user } = open({ older: '2026-11-20.1.3', newest: false });
+    const link = (name: string) => screen.getByRole('link', { name }).getAttribute('href');
+    expect(link('Older readings')).toBe('/logbook?before=2026-11-20.1.3');
+    expect(link('The newest readings')).toBe('/logbook');
     await user.click(within(screen.getByRole('table')).getByRole('button', { name: 'bench' }));
     const benches = () => shown().map((text) => Number(/Tern ?(\d+)/u.exec(text)![1]));
-    const up = benches();
     expect([
       [1, 2, 10],
       [10, 2, 1],
-    ]).toContainEqual(up);
+    ]).toContainEqual(benches());
   });
 });

@@ -1,6 +1,7 @@
 import { columnUnit, formatPlain, formatQuantity, type Sheet } from '@/core';
 import { lessonLine } from '@/messages/lessonLine';
 import { pointName, probeWords } from '@/messages/points';
+import { longDayName } from '@/ui/dates';
 import { PrintButton } from './PrintButton';
 import './print.css';
 
@@ -8,13 +9,15 @@ interface Props {
   readonly title: string;
   readonly sheet: Sheet;
   readonly group: string;
+  /** The day of the session that it is for, with its year: a sheet found later says which. */
+  readonly onDate: string | undefined;
   readonly students: readonly { readonly id: number; readonly bench: number; readonly nickname: string }[];
 }
 
 const EMPTY_ROWS = 12;
 
 /** The check sheet on one page: what to read where, the bands, and a row a bench to write in. */
-export function PrintedChecks({ title, sheet, group, students }: Props) {
+export function PrintedChecks({ title, sheet, group, onDate, students }: Props) {
   const { points } = sheet.expected;
   const rows = students.length
     ? students
@@ -24,6 +27,7 @@ export function PrintedChecks({ title, sheet, group, students }: Props) {
       <header className="ruled-head">
         <h1>
           {title}: check sheet{group && `, ${group}`}
+          {group && onDate && `, ${longDayName(onDate)}`}
         </h1>
         <PrintButton />
       </header>

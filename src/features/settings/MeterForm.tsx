@@ -9,7 +9,10 @@ import { z } from 'zod';
 import { meterSchema, type MeterFigures } from '@/core';
 import { formProblem } from '@/ui/formProblem';
 import { Note } from '@/ui/Note';
-import { useAnswer } from '@/ui/useAnswer';
+import { Overtaken, type Shown } from '@/ui/Overtaken';
+import { useSaving } from '@/ui/useSaving';
+import { issueWords } from '@/messages/issues';
+import { METER_FIELDS } from './fields';
 import { keepMeter } from './actions';
 
 const typed = z.object({
@@ -43,26 +46,19 @@ const LABELS: Readonly<Record<keyof Fields, string>> = {
 
 /** The meter that readings are taken with, as its own sheet states it. */
 export function MeterForm({ meter, version }: { meter: MeterFigures; version: number }) {
-  const { problem, pending, run } = useAnswer();
   const [kept, setKept] = useState(false);
-  const { register, handleSubmit, formState } = useForm<Fields, unknown, MeterFigures>({
-    resolver: zodResolver(fieldsSchema),
-    defaultValues: {
-      name: meter.name,
-      counts: meter.counts,
-      voltsPercent: Number((meter.volts.share * 100).toFixed(3)),
-      voltsCounts: meter.volts.counts,
-      ampsPercent: Number((meter.amps.share * 100).toFixed(3)),
-      ampsCounts: meter.amps.counts,
-    },
+  const { register, handleSubmit, formState, reset } = useForm<Fields, unknown, MeterFigures>({
+    resolver: zodResolver(fieldsSchema, { error: issueWords }),
+    defaultValues: fieldsOf(meter),
+  });
+  const saving = useSaving<MeterFigures>({
+    version,
+    send: keepMeter,
+    onSaved: () => setKept(true),
+    onTheirs: (theirs) => reset(fieldsOf(theirs)),
   });
   const wrong = formProblem(formState.errors);
-  const save = handleSubmit((next) =>
-    run(
-      () => keepMeter(version, next),
-      () => setKept(true),
-    ),
-  );
+  const save = handleSubmit(saving.save);
   return (
     <form onSubmit={(event) => void save(event)} onChange={() => setKept(false)}>
       {(Object.keys(LABELS) as (keyof Fields)[]).map((name) => (
@@ -77,16 +73,34 @@ export function MeterForm({ meter, version }: { meter: MeterFigures; version: nu
         </div>
       ))}
       <div className="button-row pt-3">
-        <Button type="submit" disabled={pending}>
+        <Button type="submit" disabled={saving.pending}>
           Save the meter
         </Button>
         {kept && <span role="status">Saved. Sessions given from now on use it.</span>}
       </div>
-      {(wrong || problem) && (
+      {wrong ? (
         <Note kind="refusal" live>
-          {wrong ? `Meter: ${wrong.path} ${wrong.message}. Nothing was saved.` : problem}
+          {`${METER_FIELDS[wrong.path.split(' ')[0]!] ?? 'The meter'} ${wrong.message}. Nothing was saved.`}
         </Note>
+      ) : (
+        <Overtaken saving={saving} shown={shownMeter} />
       )}
     </form>
   );
+}
+
+function fieldsOf({ name, counts, volts, amps }: MeterFigures): Fields {
+  return {
+    name,
+    counts,
+    voltsPercent: Number((volts.share * 100).toFixed(3)),
+    voltsCounts: volts.counts,
+    ampsPercent: Number((amps.share * 100).toFixed(3)),
+    ampsCounts: amps.counts,
+  };
+}
+
+function shownMeter(meter: MeterFigures): Shown {
+  const fields = fieldsOf(meter);
+  return (Object.keys(LABELS) as (keyof Fields)[]).map((name) => [LABELS[name], String(fields[name])]);
 }

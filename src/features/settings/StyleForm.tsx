@@ -19,7 +19,10 @@ import { sentences } from '@/messages/findings';
 import { AGE_NAMES } from '@/messages/names';
 import { formProblem } from '@/ui/formProblem';
 import { Note } from '@/ui/Note';
-import { useAnswer } from '@/ui/useAnswer';
+import { Overtaken, type Shown } from '@/ui/Overtaken';
+import { useSaving } from '@/ui/useSaving';
+import { issueWords } from '@/messages/issues';
+import { STYLE_FIELDS } from './fields';
 import { keepStyle } from './actions';
 
 interface Fields extends Omit<HouseStyle, 'amps' | 'bands' | 'ratingShare' | 'spareRisk'> {
@@ -77,31 +80,29 @@ const QUESTIONS = {
     why: 'Spares are counted so that the chance stays below this.',
   },
   currency: { label: 'Currency', why: 'Shown beside prices.' },
+  tables: {
+    label: 'Tables (CSV) are written with',
+    why: 'As this house’s spreadsheet opens them. Either is read when a table is brought in.',
+  },
 } as const;
 
 /** The educator's choice wherever practitioners differ; every sheet follows it. */
 export function StyleForm({ style, version }: { style: HouseStyle; version: number }) {
-  const { problem, pending, run } = useAnswer();
   const [kept, setKept] = useState(false);
-  const { register, handleSubmit, formState } = useForm<Fields, unknown, HouseStyle>({
-    resolver: zodResolver(fieldsSchema),
-    defaultValues: {
-      ...style,
-      amps: formatEntered(style.amps, 'A'),
-      bands: style.bands === 4 ? '4' : '5',
-      ratingPercent: Math.round(style.ratingShare * 100),
-      riskPercent: Number((style.spareRisk * 100).toFixed(1)),
-    },
+  const { register, handleSubmit, formState, reset } = useForm<Fields, unknown, HouseStyle>({
+    resolver: zodResolver(fieldsSchema, { error: issueWords }),
+    defaultValues: fieldsOf(style),
+  });
+  const saving = useSaving<HouseStyle>({
+    version,
+    send: keepStyle,
+    onSaved: () => setKept(true),
+    onTheirs: (theirs) => reset(fieldsOf(theirs)),
   });
   const wrong = formProblem(formState.errors);
-  const save = handleSubmit((next) =>
-    run(
-      () => keepStyle(version, next),
-      () => setKept(true),
-    ),
-  );
+  const save = handleSubmit(saving.save);
   const select = (
-    name: 'rounding' | 'age' | 'side' | 'values' | 'bands' | 'wires' | 'lamps' | 'symbol',
+    name: 'rounding' | 'age' | 'side' | 'values' | 'bands' | 'wires' | 'lamps' | 'symbol' | 'tables',
     options: readonly (readonly [string, string])[],
   ) => (
     <Row name={name}>
@@ -173,23 +174,50 @@ export function StyleForm({ style, version }: { style: HouseStyle; version: numb
       <Row name="currency">
         <Form.Control id="currency" maxLength={3} {...register('currency')} />
       </Row>
+      {select('tables', [
+        ['comma', 'commas, and points in figures'],
+        ['semicolon', 'semicolons, and commas in figures'],
+      ])}
       <div className="button-row pt-3">
-        <Button type="submit" disabled={pending}>
+        <Button type="submit" disabled={saving.pending}>
           Save the house style
         </Button>
         {kept && <span role="status">Saved. Every sheet follows it from now on.</span>}
       </div>
-      {(wrong || problem) && (
+      {wrong ? (
         <Note kind="refusal" live>
-          {wrong ? styleProblem(wrong) : problem}
+          {styleProblem(wrong)}
         </Note>
+      ) : (
+        <Overtaken saving={saving} shown={shownStyle} />
       )}
     </form>
   );
 }
 
 function styleProblem({ path, message }: { path: string; message: string }): string {
-  return path === 'typed' ? message : `House style: ${path} ${message}. Nothing was saved.`;
+  return path === 'typed'
+    ? message
+    : `${STYLE_FIELDS[path] ?? 'The house style'} ${message}. Nothing was saved.`;
+}
+
+function fieldsOf(style: HouseStyle): Fields {
+  const { amps, bands, ratingShare, spareRisk, ...rest } = style;
+  return {
+    ...rest,
+    amps: formatEntered(amps, 'A'),
+    bands: bands === 4 ? '4' : '5',
+    ratingPercent: Math.round(ratingShare * 100),
+    riskPercent: Number((spareRisk * 100).toFixed(1)),
+  };
+}
+
+function shownStyle(style: HouseStyle): Shown {
+  const fields = fieldsOf(style);
+  return (Object.keys(QUESTIONS) as (keyof typeof QUESTIONS)[]).map((name) => [
+    QUESTIONS[name].label,
+    String(fields[name]),
+  ]);
 }
 
 function Row({ name, children }: { name: keyof typeof QUESTIONS; children: React.ReactNode }) {

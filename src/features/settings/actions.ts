@@ -1,27 +1,46 @@
 'use server';
 
-import { meterSchema, styleSchema } from '@/core';
-import { done, failed, guarded, type Answer } from '@/server/failures';
-import { saveSetting } from '@/server/repositories/settings';
+import { meterSchema, styleSchema, type HouseStyle, type MeterFigures } from '@/core';
+import { issueSentence } from '@/messages/issues';
+import { guarded } from '@/server/access/admit';
+import { backUp } from '@/server/backup/backUp';
+import { done, failed, type Answer } from '@/server/failures';
+import { houseStyle, meter as keptMeter, saveSetting } from '@/server/repositories/settings';
+import { startJob } from '@/server/work/jobs';
+import { METER_FIELDS, STYLE_FIELDS } from './fields';
 
-export async function keepStyle(version: number, style: unknown): Promise<Answer<number>> {
-  return guarded(async () => {
-    const checked = styleSchema.safeParse(style);
-    if (!checked.success)
-      return failed(
-        `House style: ${checked.error.issues[0]!.path.join(' ')} ${checked.error.issues[0]!.message}. Nothing was saved.`,
-      );
-    return done(await saveSetting('house style', version, checked.data));
-  });
+export async function keepStyle(version: number, style: unknown): Promise<Answer<number, HouseStyle>> {
+  return guarded(
+    'keepStyle',
+    async () => {
+      const checked = styleSchema.safeParse(style);
+      if (!checked.success) return failed(issueSentence(checked.error, STYLE_FIELDS, 'The house style'));
+      return done(await saveSetting('house style', version, checked.data));
+    },
+    houseStyle,
+  );
 }
 
-export async function keepMeter(version: number, meter: unknown): Promise<Answer<number>> {
-  return guarded(async () => {
-    const checked = meterSchema.safeParse(meter);
-    if (!checked.success)
-      return failed(
-        `Meter: ${checked.error.issues[0]!.path.join(' ')} ${checked.error.issues[0]!.message}. Nothing was saved.`,
-      );
-    return done(await saveSetting('meter', version, checked.data));
-  });
+export async function keepMeter(version: number, meter: unknown): Promise<Answer<number, MeterFigures>> {
+  return guarded(
+    'keepMeter',
+    async () => {
+      const checked = meterSchema.safeParse(meter);
+      if (!checked.success) return failed(issueSentence(checked.error, METER_FIELDS, 'The meter'));
+      return done(await saveSetting('meter', version, checked.data));
+    },
+    keptMeter,
+  );
+}
+
+/** Begins a verified copy of the database beside it. */
+export async function backUpNow(): Promise<Answer<string>> {
+  return guarded('backUpNow', async () =>
+    done(
+      startJob<{ file: string; bytes: number; readings: number }>(async () => {
+        const { file, bytes, rows } = await backUp();
+        return done({ file, bytes, readings: rows['readings'] ?? 0 });
+      }),
+    ),
+  );
 }

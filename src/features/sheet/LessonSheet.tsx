@@ -37,7 +37,8 @@ export interface LessonSheetProps {
   readonly version: number;
   readonly updatedAt: string;
   readonly archived: boolean;
-  readonly first: Outcome<Sheet>;
+  /** The careful sheet of the lesson as it was opened, where it was at hand. */
+  readonly first: Outcome<Sheet> | undefined;
   readonly surroundings: SheetSurroundings;
   readonly restDraws: number;
   readonly batteries: readonly Battery[];
@@ -168,6 +169,11 @@ function FoldedWish({ line, children }: { line: string; children: ReactNode }) {
 function SheetNotes({ sheet, refusals, failure }: Omit<SheetState, 'rough'>) {
   return (
     <>
+      {!sheet && refusals.length === 0 && !failure && (
+        <p className="soft pt-3" role="status">
+          Working it out …
+        </p>
+      )}
       {failure && (
         <Note kind="refusal" live>
           {failure}

@@ -5,6 +5,8 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { clockTime } from '@/ui/dates';
 import { Note } from '@/ui/Note';
+import { Both } from '@/ui/Overtaken';
+import { contentShown } from './contentShown';
 import { putAwayLesson } from './actions';
 import type { useLessonDraft } from './useLessonDraft';
 
@@ -75,18 +77,19 @@ function saveWords({ save }: Draft): string {
 }
 
 function Unsaved({ draft }: { draft: Draft }) {
-  const { save, found } = draft;
+  const { save, found, content } = draft;
   return (
     <>
       {save.kind === 'failed' && (
         <Note kind="refusal" live>
           {save.message}{' '}
-          {save.conflict ? (
+          {save.theirs ? (
             <>
-              <Button variant="text" className="btn-text" onClick={() => void draft.takeTheirs()}>
+              <Both mine={contentShown(content)} theirs={contentShown(save.theirs.value)} />
+              <Button variant="text" className="btn-text" onClick={draft.takeTheirs}>
                 Load theirs
               </Button>{' '}
-              <Button variant="text" className="btn-text ms-3" onClick={() => void draft.keepMine()}>
+              <Button variant="text" className="btn-text ms-3" onClick={draft.keepMine}>
                 Save mine over it
               </Button>
             </>
@@ -97,14 +100,26 @@ function Unsaved({ draft }: { draft: Draft }) {
           )}
         </Note>
       )}
+      {draft.unkept && (
+        <Note kind="refusal" live>
+          This browser’s own store is full or blocked: leave the page open until it says saved.
+        </Note>
+      )}
+      {draft.putBack && (
+        <p className="small-print" role="status">
+          Changes made here at {clockTime(draft.putBack)} had not been saved; they are put back.
+        </p>
+      )}
       {found && (
         <Note live>
-          Changes made here at {clockTime(found.at)} were not saved.{' '}
+          Changes made here at {clockTime(found.draft.at)} were not saved, and somebody has saved this lesson
+          since.
+          <Both mine={contentShown(found.draft.content)} theirs={contentShown(content)} />
           <Button variant="text" className="btn-text" onClick={draft.restore}>
-            Bring them back
+            Take yours
           </Button>{' '}
           <Button variant="text" className="btn-text ms-3" onClick={draft.forget}>
-            Forget them
+            Leave it as it stands
           </Button>
         </Note>
       )}

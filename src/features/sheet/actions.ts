@@ -2,9 +2,12 @@
 
 import { choiceSchema, lessonWords, planSchema, type Finding } from '@/core';
 import { sentences } from '@/messages/findings';
+import { issueSentence } from '@/messages/issues';
 import { z } from 'zod';
-import { done, failed, guarded, type Answer } from '@/server/failures';
+import { guarded } from '@/server/access/admit';
+import { asked, done, failed, type Answer } from '@/server/failures';
 import { workOutFor } from '@/server/givenLesson';
+import { prepareSoon } from '@/server/prepare';
 import {
   archiveLesson,
   contentOf,
@@ -12,7 +15,9 @@ import {
   saveLesson,
   type LessonContent,
 } from '@/server/repositories/lessons';
-import { addSession } from '@/server/repositories/sessions';
+import { group } from '@/server/repositories/groups';
+import { addSession, sessionLines } from '@/server/repositories/sessions';
+import { startJob } from '@/server/work/jobs';
 
 const contentSchema = z.strictObject({
   ...lessonWords,
@@ -21,50 +26,84 @@ const contentSchema = z.strictObject({
 });
 const idSchema = z.number().int().positive();
 const versionSchema = z.number().int().min(0);
-const daySchema = z.iso.date();
+
+const FIELDS = {
+  title: 'The title of the lesson',
+  aim: 'The aim of the lesson',
+  story: 'The story of the lesson',
+  notes: 'The notes of the lesson',
+  homework: 'The homework',
+  extras: 'What the lesson wants besides',
+  ageGroup: 'The age of the students',
+  level: 'How much of the working students get',
+  choice: 'The wish of the lesson',
+  plan: 'The plan of the lesson',
+};
 
 /** Keeps a lesson as it stands on the screen. */
 export async function keepLesson(
   id: number,
   version: number,
   content: LessonContent,
-): Promise<Answer<{ version: number; at: string }>> {
-  return guarded(async () => {
-    const checked = contentSchema.safeParse(content);
-    if (!checked.success) {
-      const issue = checked.error.issues[0];
-      return failed(`The lesson’s ${issue?.path.join(' ')} ${issue?.message}: it was not saved.`);
-    }
-    const at = new Date().toISOString();
-    const saved = await saveLesson(idSchema.parse(id), versionSchema.parse(version), checked.data, at);
-    return done({ version: saved, at });
-  });
+): Promise<Answer<{ version: number; at: string }, LessonContent>> {
+  return guarded(
+    'keepLesson',
+    async () => {
+      const checked = contentSchema.safeParse(content);
+      if (!checked.success) return failed(issueSentence(checked.error, FIELDS, 'The lesson'));
+      const at = new Date().toISOString();
+      const saved = await saveLesson(idSchema.parse(id), versionSchema.parse(version), checked.data, at);
+      prepareSoon(id);
+      return done({ version: saved, at });
+    },
+    async () => {
+      const now = await lesson(id);
+      return { version: now.version, value: contentOf(now) };
+    },
+  );
 }
 
 /** The newest kept version of a lesson, for those whose own was overtaken. */
 export async function loadLesson(id: number): Promise<Answer<{ version: number; content: LessonContent }>> {
-  return guarded(async () => {
+  return guarded('loadLesson', async () => {
     const held = await lesson(idSchema.parse(id));
     return done({ version: held.version, content: contentOf(held) });
   });
 }
 
 export async function putAwayLesson(id: number, away: boolean): Promise<Answer<null>> {
-  return guarded(async () => {
+  return guarded('putAwayLesson', async () => {
     await archiveLesson(idSchema.parse(id), away ? new Date().toISOString() : null);
     return done(null);
   });
 }
 
-/** Gives the lesson to a group on a day: its bands and fault dictionary are computed and kept with the session. */
-export async function giveLesson(id: number, groupId: number, onDate: string): Promise<Answer<number>> {
-  return guarded(async () => {
-    const day = daySchema.safeParse(onDate);
+/**
+ * Begins to give the lesson to a group on a day: its bands and fault dictionary are computed and kept with the session.
+ *
+ * @param sure it is meant, though the group has this lesson on that day already
+ */
+export async function giveLesson(
+  id: number,
+  groupId: number,
+  onDate: string,
+  sure = false,
+): Promise<Answer<string>> {
+  return guarded('giveLesson', async () => {
+    const day = z.iso.date().safeParse(onDate);
     if (!day.success) return failed('Choose the day of the session first.');
-    const made = await workOutFor(idSchema.parse(id), idSchema.parse(groupId));
-    if (!made.ok) return failed(noSum(made.findings));
-    const { expectation, summary } = made.value;
-    return done(await addSession({ lessonId: id, groupId, onDate: day.data, expectation, summary }));
+    const given = { lessonId: idSchema.parse(id), groupId: idSchema.parse(groupId), onDate: day.data };
+    const { name } = await group(given.groupId);
+    if (!sure && (await sessionLines({ ...given, from: given.onDate, to: given.onDate, most: 1 })).length > 0)
+      return asked(`${name} has this lesson on that day already. Give it a second time?`);
+    return done(
+      startJob<number>(async (tell, signal) => {
+        const made = await workOutFor(given.lessonId, given.groupId, { tell, signal });
+        if (!made.ok) return failed(noSum(made.findings));
+        const { expectation, summary } = made.value;
+        return done(await addSession({ ...given, expectation, summary }));
+      }),
+    );
   });
 }
 

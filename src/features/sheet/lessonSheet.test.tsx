@@ -5,18 +5,25 @@ import { visited } from '../../../tests/support/navigation';
 import { retype, row, said, screen, within } from '../../../tests/support/screen';
 import { sheetWith } from '../../../tests/support/sheets';
 import { formatQuantity, THIN } from '@/core';
-import { giveLesson, keepLesson, loadLesson, putAwayLesson } from './actions';
+import { jobsCameTo } from '../../../tests/support/jobs';
+import { kept as store } from '@/ui/kept';
+import { giveLesson, keepLesson, putAwayLesson } from './actions';
+import { Drafts, type LessonDraft } from './drafts';
 
 jest.mock('@/workers/client', () => jest.requireActual('../../../tests/support/inProcess'));
 jest.mock('next/navigation', () => jest.requireActual('../../../tests/support/navigation'));
 jest.mock('./actions', () => ({
   keepLesson: jest.fn(),
-  loadLesson: jest.fn(),
   putAwayLesson: jest.fn(),
   giveLesson: jest.fn(),
 }));
 
+jest.mock('@/features/asking/actions', () => ({ stopWork: jest.fn() }));
+
 const keep = jest.mocked(keepLesson);
+const draftsHere = () => store.keys('mivvet.lesson.7.').map((key) => store.read<LessonDraft>(key)!);
+const leaveDraft = (content: unknown, version: number) =>
+  store.write('mivvet.lesson.7.gone', { content, at: SAVED_AT, version });
 const kept = (version: number) => ({ ok: true as const, value: { version, at: SAVED_AT } });
 
 beforeEach(() => {
@@ -70,7 +77,7 @@ describe('saving', () => {
     await waitFor(() => expect(newest()).toBe('Pier light'), { timeout: 10_000 });
     expect(keep.mock.calls[0]!.slice(0, 2)).toEqual([7, 1]);
     await waitFor(() => expect(screen.getByText(/^saved/u)).toBeTruthy());
-    expect(localStorage.getItem('mivvet.lesson.7')).toBeNull();
+    expect(draftsHere()).toEqual([]);
   });
 
   it('refused, keeps it here and tries again on wish', async () => {
@@ -78,10 +85,10 @@ describe('saving', () => {
     const { user } = openLesson();
     await retype(user, 'Title of the lesson', 'Pier light');
     await screen.findByText(/the program does not answer/u, undefined, { timeout: 10_000 });
-    expect(localStorage.getItem('mivvet.lesson.7')).toContain('Pier light');
+    expect(draftsHere().map((draft) => draft.content.title)).toEqual(['Pier light']);
     keep.mockImplementation(async () => kept(2));
     await user.click(screen.getByRole('button', { name: 'Save again' }));
-    await waitFor(() => expect(localStorage.getItem('mivvet.lesson.7')).toBeNull());
+    await waitFor(() => expect(draftsHere()).toEqual([]));
   });
 
   it('is done where what was typed is undone and done again before it was sent', async () => {
@@ -94,7 +101,7 @@ describe('saving', () => {
     await waitFor(() => expect(screen.getByText(/^saved/u)).toBeTruthy(), { timeout: 10_000 });
     await screen.findByDisplayValue('Pier light');
     expect(keep.mock.calls.length - calls).toBeLessThanOrEqual(2);
-    expect(localStorage.getItem('mivvet.lesson.7')).toBeNull();
+    expect(draftsHere()).toEqual([]);
   });
 
   it('is not said to be done while a newer change waits', async () => {
@@ -112,12 +119,16 @@ describe('saving', () => {
   });
 
   it('overtaken by somebody else, leaves the choice', async () => {
-    keep.mockResolvedValueOnce({ ok: false, conflict: true, message: 'Somebody saved this lesson.' });
     const theirs = contentOf(SINGLE, { title: 'Their lamp' });
-    jest.mocked(loadLesson).mockResolvedValue({ ok: true, value: { version: 5, content: theirs } });
+    keep.mockResolvedValueOnce({
+      ok: false,
+      message: 'Somebody saved this lesson.',
+      theirs: { version: 5, value: theirs },
+    });
     const { user } = openLesson();
     await retype(user, 'Title of the lesson', 'My lamp');
     await screen.findByText(/Somebody saved this lesson/u, undefined, { timeout: 10_000 });
+    expect(said(screen.getByRole('row', { name: /^title/u }))).toBe('titleMy lampTheir lamp');
     await user.click(screen.getByRole('button', { name: 'Load theirs' }));
     await screen.findByDisplayValue('Their lamp');
     await user.click(screen.getByRole('button', { name: 'Undo' }));
@@ -130,13 +141,59 @@ describe('saving', () => {
     );
   });
 
-  it('offers what was not saved before, also from when a lesson said less', async () => {
+  it('puts back by itself what was not saved before, also from when a lesson said less', async () => {
     const { homework: _homework, extras: _extras, ...older } = contentOf(SINGLE, { title: 'From before' });
-    localStorage.setItem('mivvet.lesson.7', JSON.stringify({ content: older, at: SAVED_AT }));
-    const { user } = openLesson(SINGLE, 'kit');
-    await user.click(await screen.findByRole('button', { name: 'Bring them back' }));
+    leaveDraft(older, 1);
+    openLesson(SINGLE, 'kit');
     await screen.findByDisplayValue('From before');
+    expect(screen.getByText(/had not been saved; they are put back/u)).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Add a thing' })).toBeTruthy();
+    await waitFor(
+      () => expect(keep).toHaveBeenLastCalledWith(7, 1, expect.objectContaining({ title: 'From before' })),
+      { timeout: 10_000 },
+    );
+    await waitFor(() => expect(draftsHere()).toEqual([]));
+  });
+
+  it('shows both where somebody has saved the lesson since, and changes nothing by itself', async () => {
+    leaveDraft(contentOf(SINGLE, { title: 'Mine', aim: 'a glow' }), 0);
+    const { user } = openLesson();
+    await screen.findByText(/somebody has saved this lesson since/u);
+    expect(said(screen.getByRole('row', { name: /^title/u }))).toBe('titleMinePier lamp');
+    expect(said(screen.getByRole('row', { name: /^aim/u }))).toBe('aima glow');
+    expect(keep).not.toHaveBeenCalled();
+    await user.click(screen.getByRole('button', { name: 'Leave it as it stands' }));
+    expect(draftsHere()).toEqual([]);
+    expect((screen.getByLabelText('Title of the lesson') as HTMLInputElement).value).toBe('Pier lamp');
+  });
+
+  it('of two tabs keeps what each is at', async () => {
+    keep.mockRejectedValue(new Error('gone'));
+    const one = openLesson();
+    await retype(one.user, 'Title of the lesson', 'One');
+    await waitFor(() => expect(draftsHere()).toHaveLength(1));
+    const kept = window.localStorage.key(0)!;
+    const other = new Drafts(7);
+    other.keep({ content: contentOf(SINGLE, { title: 'Other' }), at: SAVED_AT, version: 1 });
+    await retype(one.user, 'Title of the lesson', 'One more');
+    expect(
+      draftsHere()
+        .map((draft) => draft.content.title)
+        .sort(),
+    ).toEqual(['One more', 'Other']);
+    expect(window.localStorage.getItem(kept)).toContain('One more');
+    other.close();
+  });
+
+  it('says so where this browser keeps nothing', async () => {
+    keep.mockRejectedValue(new Error('gone'));
+    jest.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+      throw new Error('QuotaExceededError');
+    });
+    const { user } = openLesson();
+    await retype(user, 'Title of the lesson', 'Pier light');
+    await screen.findByText(/own store is full or blocked/u);
+    jest.restoreAllMocks();
   });
 
   it('puts a lesson away and leaves it', async () => {
@@ -198,10 +255,11 @@ describe('the other stages', () => {
     const { user } = openLesson(SINGLE, 'class');
     await user.click(screen.getByRole('button', { name: 'Give it' }));
     await screen.findByText('No sum that works yet.');
-    jest.mocked(giveLesson).mockResolvedValueOnce({ ok: true, value: 12 });
+    jest.mocked(giveLesson).mockResolvedValueOnce({ ok: true, value: 'a job' });
+    jobsCameTo({ ok: true, value: 12 });
     await user.click(screen.getByRole('button', { name: 'Give it' }));
     await waitFor(() => expect(visited).toContain('refresh'));
-    expect(giveLesson).toHaveBeenLastCalledWith(7, 3, '2026-11-25');
+    expect(giveLesson).toHaveBeenLastCalledWith(7, 3, '2026-11-25', false);
   });
 
   it('show the sums as the students get them', async () => {

@@ -2,23 +2,26 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Plan } from '@/core';
-import { kept } from '@/features/hooks/kept';
 import { useHistory } from '@/features/hooks/useHistory';
+import type { Theirs } from '@/server/failures';
 import type { LessonContent } from '@/server/repositories/lessons';
-import { keepLesson, loadLesson } from './actions';
+import { kept } from '@/ui/kept';
+import { keepLesson } from './actions';
+import { Drafts, type LessonDraft } from './drafts';
 
 export type SaveState =
   | { readonly kind: 'saved'; readonly at: string }
   | { readonly kind: 'waiting' }
-  | { readonly kind: 'failed'; readonly message: string; readonly conflict: boolean };
+  | { readonly kind: 'failed'; readonly message: string; readonly theirs?: Theirs<LessonContent> };
 
-interface Kept {
-  readonly content: LessonContent;
-  readonly at: string;
+/** Changes that were made here before and have not been saved. */
+export interface Found {
+  readonly draft: LessonDraft;
+  readonly key: string;
 }
 
 const SAVE_AFTER_MS = 600;
-const keyOf = (id: number) => `mivvet.lesson.${id}`;
+const AGAIN_AFTER_MS = 5000;
 
 /** What is on the desk: the lesson, and a plan that is only tried out, mistakes and all. */
 interface Desk {
@@ -26,77 +29,103 @@ interface Desk {
   readonly trial: Plan | undefined;
 }
 
+/** What the database has, as far as this page knows. */
+interface Stored {
+  readonly content: LessonContent;
+  readonly at: string;
+}
+
+interface Failure {
+  readonly content: LessonContent;
+  readonly message: string;
+  readonly theirs?: Theirs<LessonContent>;
+}
+
 /**
  * A lesson being worked on: every change is kept in this browser at once and in the database when typing rests,
  * with undo and redo over the lesson and the board alike, and with both versions at hand when somebody else saved in
- * between.
+ * between. What it says of saving is always of what is on the screen.
  */
 export function useLessonDraft(id: number, first: LessonContent, firstVersion: number, savedAt: string) {
   const desk = useHistory<Desk>({ content: first, trial: undefined });
   const { content, trial } = desk.now;
-  const [save, setSave] = useState<SaveState>({ kind: 'saved', at: savedAt });
-  const [found, setFound] = useState<Kept | undefined>();
+  const [stored, setStored] = useState<Stored>({ content: first, at: savedAt });
+  const [failure, setFailure] = useState<Failure | undefined>();
+  const [found, setFound] = useState<Found | undefined>();
+  /** When changes that were made here before were put back by themselves. */
+  const [putBack, setPutBack] = useState<string | undefined>();
+  const [unkept, setUnkept] = useState(false);
   const version = useRef(firstVersion);
-  const stored = useRef(first);
   const saving = useRef<Promise<void>>(Promise.resolve());
-  /** What was last sent to the database, nothing where that failed; how many are on their way, and when one arrived. */
-  const written = useRef<LessonContent | undefined>(first);
-  const underway = useRef(0);
-  const arrived = useRef(savedAt);
-
-  useEffect(() => {
-    // Only what stood in this browser when the page opened is offered back.
-    queueMicrotask(() => {
-      const earlier = kept.read<Kept>(keyOf(id));
-      if (earlier && !same(earlier.content, stored.current)) setFound(earlier);
-      else kept.forget(keyOf(id));
-    });
-  }, [id]);
+  const drafts = useRef<Drafts>(undefined);
+  const newest = useRef(content);
 
   const store = useCallback(
     (next: LessonContent) => {
-      written.current = next;
-      underway.current++;
       saving.current = saving.current.then(async () => {
+        // Overtaken while it waited its turn: the newer one follows.
+        if (next !== newest.current) return;
         const answer = await keepLesson(id, version.current, next).catch(() => undefined);
-        underway.current--;
         if (answer?.ok) {
-          arrived.current = answer.value.at;
           version.current = answer.value.version;
-          const newest = kept.read<Kept>(keyOf(id));
-          if (newest && same(newest.content, next)) kept.forget(keyOf(id));
-          // What was typed since is still on its way: the mark is that of the newest.
-          if (stored.current === next) setSave({ kind: 'saved', at: answer.value.at });
-        } else {
-          const message =
-            answer?.message ??
-            'Not saved: the program does not answer. It is kept in this browser and tried again at the next change.';
-          written.current = undefined;
-          setSave({ kind: 'failed', message, conflict: answer?.conflict ?? false });
+          setStored({ content: next, at: answer.value.at });
+          setFailure(undefined);
+          if (next === newest.current) drafts.current?.settle();
+          else keepDraft(drafts.current, newest.current, version.current);
+          return;
         }
+        const message =
+          answer?.message ??
+          'Not saved: the program does not answer. It is kept in this browser and tried again by itself.';
+        const theirs = answer && !answer.ok ? answer.theirs : undefined;
+        setFailure({ content: next, message, ...(theirs ? { theirs } : {}) });
       });
     },
     [id],
   );
 
+  useEffect(() => {
+    const own = new Drafts(id);
+    drafts.current = own;
+    let gone = false;
+    void own.orphan().then((orphan) => {
+      if (gone || !orphan) return;
+      const { draft, key } = orphan;
+      if (same(draft.content, first)) kept.forget(key);
+      else if (draft.version === firstVersion) {
+        // Nobody has saved the lesson since: the changes are simply still under way.
+        kept.forget(key);
+        desk.put({ content: { ...first, ...draft.content }, trial: undefined });
+        setPutBack(draft.at);
+      } else setFound(orphan);
+    });
+    return () => {
+      gone = true;
+      own.close();
+    };
+    // Only what stood in this browser when the page opened is looked for.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [id]);
+
   // Whatever changes the lesson, a word, the board, undo or redo, is kept the same way.
+  const settled = content === stored.content;
   useEffect(() => {
-    if (content === stored.current) return;
-    stored.current = content;
-    if (content === written.current && underway.current === 0) {
-      // Undone and done again before it was sent: the database has it as it stands.
-      kept.forget(keyOf(id));
-      setSave({ kind: 'saved', at: arrived.current });
-      return;
-    }
-    kept.write(keyOf(id), { content, at: new Date().toISOString() });
-    setSave({ kind: 'waiting' });
-  }, [content, id]);
+    newest.current = content;
+    if (settled) drafts.current?.settle();
+    else if (drafts.current) setUnkept(!keepDraft(drafts.current, content, version.current));
+  }, [content, settled]);
+  const failed = failure !== undefined && failure.content === content;
   useEffect(() => {
-    if (content === written.current) return;
+    if (settled || failed) return;
     const timer = setTimeout(() => store(content), SAVE_AFTER_MS);
     return () => clearTimeout(timer);
-  }, [content, store]);
+  }, [content, settled, failed, store]);
+  // A program that was away is asked again by itself; somebody else's version waits for a choice.
+  useEffect(() => {
+    if (!failed || failure.theirs) return;
+    const timer = setTimeout(() => store(content), AGAIN_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [content, failed, failure, store]);
 
   const change = (next: LessonContent) => {
     if (same(next, content) && trial === undefined) return;
@@ -106,29 +135,32 @@ export function useLessonDraft(id: number, first: LessonContent, firstVersion: n
   const tryOut = (plan: Plan | undefined) => {
     if (plan !== trial) desk.put({ content, trial: plan });
   };
-  const takeTheirs = async () => {
-    const answer = await loadLesson(id);
-    if (!answer.ok) return setSave({ kind: 'failed', message: answer.message, conflict: false });
-    version.current = answer.value.version;
-    stored.current = written.current = answer.value.content;
-    desk.put({ content: answer.value.content, trial: undefined });
-    kept.forget(keyOf(id));
-    setSave({ kind: 'saved', at: new Date().toISOString() });
+  const takeTheirs = () => {
+    const theirs = failure?.theirs;
+    if (!theirs) return;
+    version.current = theirs.version;
+    setStored({ content: theirs.value, at: new Date().toISOString() });
+    setFailure(undefined);
+    desk.put({ content: theirs.value, trial: undefined });
   };
-  const keepMine = async () => {
-    const answer = await loadLesson(id);
-    if (answer.ok) version.current = answer.value.version;
+  const keepMine = () => {
+    if (failure?.theirs) version.current = failure.theirs.version;
     store(content);
   };
   const restore = () => {
     // What this browser kept may be from before a lesson could say as much as it can now.
-    if (found) change({ ...content, ...found.content });
-    setFound(undefined);
+    if (found) change({ ...content, ...found.draft.content });
+    forget();
   };
   const forget = () => {
-    kept.forget(keyOf(id));
+    if (found) kept.forget(found.key);
     setFound(undefined);
   };
+  const save: SaveState = settled
+    ? { kind: 'saved', at: stored.at }
+    : failed
+      ? { kind: 'failed', message: failure.message, ...(failure.theirs ? { theirs: failure.theirs } : {}) }
+      : { kind: 'waiting' };
   return {
     content,
     trial,
@@ -140,10 +172,17 @@ export function useLessonDraft(id: number, first: LessonContent, firstVersion: n
     takeTheirs,
     keepMine,
     retry: () => store(content),
+    /** This browser cannot keep what is typed until it is saved. */
+    unkept: unkept && !settled,
+    putBack,
     found,
     restore,
     forget,
   };
+}
+
+function keepDraft(drafts: Drafts | undefined, content: LessonContent, version: number): boolean {
+  return drafts?.keep({ content, version, at: new Date().toISOString() }) ?? false;
 }
 
 function same(one: LessonContent, other: LessonContent): boolean {

@@ -17,12 +17,23 @@ export interface SheetState {
 
 const REST_AFTER_MS = 500;
 
-/** Keeps a sheet solved while its wishes change: a few thousand draws while typing, more at rest, both in workers. */
-export function useSheet(first: Outcome<Sheet>, request: SheetRequest, restDraws: number): SheetState {
-  const [state, setState] = useState<SheetState>(() => stateOf(first, undefined, true));
+/**
+ * Keeps a sheet solved while its wishes change: a few thousand draws while typing, more at rest, both in workers.
+ *
+ * @param first the careful sheet of the wishes as the page came with them, where it was at hand
+ */
+export function useSheet(
+  first: Outcome<Sheet> | undefined,
+  request: SheetRequest,
+  restDraws: number,
+): SheetState {
+  const [state, setState] = useState<SheetState>(() =>
+    first ? stateOf(first, undefined, false) : { sheet: undefined, refusals: [], rough: true },
+  );
   const key = useMemo(() => JSON.stringify(request), [request]);
-  const asked = useRef(request);
-  const newest = useRef(first.ok ? first.value : undefined);
+  /** What has been asked last; what the page came with needs no asking. */
+  const asked = useRef(first ? request : undefined);
+  const newest = useRef(first?.ok ? first.value : undefined);
   const solvers = useRef<Record<'quick' | 'careful', LatestOnly<SheetRequest, Outcome<Sheet>>>>(undefined);
 
   useEffect(() => {
@@ -41,10 +52,10 @@ export function useSheet(first: Outcome<Sheet>, request: SheetRequest, restDraws
 
   useEffect(() => {
     const now = JSON.parse(key) as SheetRequest;
-    const changed = JSON.stringify(asked.current) !== key;
+    if (JSON.stringify(asked.current) === key) return;
     asked.current = now;
     solvers.current?.careful.cancel();
-    if (changed) solvers.current?.quick.ask(now);
+    solvers.current?.quick.ask(now);
     const timer = setTimeout(() => {
       const careful = { ...now, draws: { ...now.draws, samples: restDraws, ends: 'both' as const } };
       solvers.current?.careful.ask(careful);

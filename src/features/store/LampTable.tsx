@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import Button from 'react-bootstrap/Button';
@@ -22,7 +21,9 @@ import {
 } from '@/core';
 import { sentences } from '@/messages/findings';
 import { lampName } from '@/messages/names';
-import { changeLamp } from './actions';
+import { Overtaken, type Shown } from '@/ui/Overtaken';
+import { useSaving } from '@/ui/useSaving';
+import { changeLamp, type LampFormValues } from './actions';
 
 interface Props {
   readonly figures: Readonly<Record<LampType, LampFigures>>;
@@ -118,26 +119,51 @@ interface Fields {
   secondAmps: string;
 }
 
+const volts = (v: number) => formatQuantity(v, 'V');
+const amps = (a: number) => formatQuantity(a, 'A', 2);
+
+function fieldsOf(lamp: LampFormValues): Fields {
+  return {
+    vf: volts(lamp.vf),
+    at: amps(lamp.at),
+    vfLow: volts(lamp.vfLow),
+    vfHigh: volts(lamp.vfHigh),
+    maxAmps: amps(lamp.maxAmps),
+    origin: lamp.origin,
+    firstVolts: '',
+    firstAmps: '',
+    secondVolts: '',
+    secondAmps: '',
+  };
+}
+
+function shownLamp(lamp: LampFormValues): Shown {
+  return [
+    ['forward voltage', volts(lamp.vf)],
+    ['taken at', amps(lamp.at)],
+    ['lowest of the batch', volts(lamp.vfLow)],
+    ['highest of the batch', volts(lamp.vfHigh)],
+    ['continuous maximum', amps(lamp.maxAmps)],
+    ['inner ohms', formatQuantity(lamp.rs, 'Ω')],
+    ['from', lamp.origin],
+  ];
+}
+
 function LampForm({ lamp, version, onDone }: { lamp: LampFigures; version: number; onDone: () => void }) {
-  const router = useRouter();
-  const [problem, setProblem] = useState('');
-  const volts = (v: number) => formatQuantity(v, 'V');
-  const amps = (a: number) => formatQuantity(a, 'A', 2);
   const [rs, setRs] = useState(lamp.rs);
-  const { register, handleSubmit, getValues, setValue } = useForm<Fields>({
-    defaultValues: {
-      vf: volts(lamp.vf),
-      at: amps(lamp.at),
-      vfLow: volts(lamp.vfLow),
-      vfHigh: volts(lamp.vfHigh),
-      maxAmps: amps(lamp.maxAmps),
-      origin: lamp.origin,
-      firstVolts: '',
-      firstAmps: '',
-      secondVolts: '',
-      secondAmps: '',
+  const { register, handleSubmit, getValues, setValue, reset } = useForm<Fields>({
+    defaultValues: fieldsOf(lamp),
+  });
+  const saving = useSaving<LampFormValues>({
+    version,
+    send: changeLamp,
+    onSaved: onDone,
+    onTheirs: (theirs) => {
+      setRs(theirs.rs);
+      reset(fieldsOf(theirs));
     },
   });
+  const setProblem = saving.say;
   const fit = () => {
     const points = pointsOf(getValues());
     if (!points.ok) return setProblem(sentences(points.findings));
@@ -151,7 +177,7 @@ function LampForm({ lamp, version, onDone }: { lamp: LampFigures; version: numbe
     setValue('at', amps(fitted.at));
     setValue('origin', 'measured');
   };
-  const save = handleSubmit(async (fields) => {
+  const save = handleSubmit((fields) => {
     const read = (['vf', 'at', 'vfLow', 'vfHigh', 'maxAmps'] as const).map((name) => {
       const unit: Unit = name === 'at' || name === 'maxAmps' ? 'A' : 'V';
       return [name, parseQuantity(fields[name], unit, unit === 'A' ? 1e-3 : 1)] as const;
@@ -161,15 +187,7 @@ function LampForm({ lamp, version, onDone }: { lamp: LampFigures; version: numbe
     const figures = Object.fromEntries(
       read.map(([name, figure]) => [name, figure.ok ? figure.value : 0]),
     ) as Record<'vf' | 'at' | 'vfLow' | 'vfHigh' | 'maxAmps', number>;
-    const answer = await changeLamp(version, {
-      type: lamp.type,
-      rs,
-      origin: fields.origin,
-      ...figures,
-    });
-    if (!answer.ok) return setProblem(answer.message);
-    router.refresh();
-    onDone();
+    saving.save({ type: lamp.type, rs, origin: fields.origin, ...figures });
   });
   const field = (name: keyof Fields, label: string) => (
     <label>
@@ -214,11 +232,7 @@ function LampForm({ lamp, version, onDone }: { lamp: LampFigures; version: numbe
       <Button size="sm" variant="quiet" onClick={onDone}>
         Leave
       </Button>
-      {problem && (
-        <div role="alert" className="problem">
-          {problem}
-        </div>
-      )}
+      <Overtaken saving={saving} shown={shownLamp} />
     </form>
   );
 }

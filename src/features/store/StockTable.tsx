@@ -17,7 +17,9 @@ import { money } from '@/messages/money';
 import { stockName } from '@/messages/names';
 import type { StockRow } from '@/server/repositories/stock';
 import { SortHead } from '@/ui/SortHead';
-import { changeStock, takeOutStock } from './actions';
+import { Overtaken, type Shown } from '@/ui/Overtaken';
+import { useSaving } from '@/ui/useSaving';
+import { changeStock, takeOutStock, type StockFormValues } from './actions';
 
 const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns });
 const helper = createColumnHelper<typeof features, StockRow>();
@@ -88,29 +90,37 @@ interface Fields {
   place: string;
 }
 
+function fieldsOf({ have, packSize, packCents, place }: StockFormValues): Fields {
+  return { have, packSize, price: (packCents / 100).toFixed(2), place };
+}
+
+function shownStock({ have, packSize, packCents, place }: StockFormValues): Shown {
+  return [
+    ['in store', String(have)],
+    ['pack of', String(packSize)],
+    ['price of a pack', (packCents / 100).toFixed(2)],
+    ['place', place],
+  ];
+}
+
 function EditRow({ row, onDone }: { row: StockRow; onDone: () => void }) {
   const router = useRouter();
   const [problem, setProblem] = useState('');
-  const { register, handleSubmit } = useForm<Fields>({
-    defaultValues: {
-      have: row.have,
-      packSize: row.packSize,
-      price: (row.packCents / 100).toFixed(2),
-      place: row.place,
-    },
+  const { register, handleSubmit, reset } = useForm<Fields>({ defaultValues: fieldsOf(row) });
+  const saving = useSaving<StockFormValues>({
+    version: row.version,
+    send: (version, values) => changeStock(row.id, version, values),
+    onSaved: onDone,
+    onTheirs: (theirs) => reset(fieldsOf(theirs)),
   });
-  const save = handleSubmit(async ({ have, packSize, price, place }) => {
-    const packCents = Math.round(Number(price.replace(',', '.')) * 100);
-    const answer = await changeStock(row.id, row.version, {
+  const save = handleSubmit(({ have, packSize, price, place }) =>
+    saving.save({
       have: Number(have),
       packSize: Number(packSize),
-      packCents,
+      packCents: Math.round(Number(price.replace(',', '.')) * 100),
       place,
-    });
-    if (!answer.ok) return setProblem(answer.message);
-    router.refresh();
-    onDone();
-  });
+    }),
+  );
   const [sure, setSure] = useState(false);
   const takeOut = async () => {
     if (!sure) return setSure(true);
@@ -129,6 +139,7 @@ function EditRow({ row, onDone }: { row: StockRow; onDone: () => void }) {
             {problem}
           </div>
         )}
+        <Overtaken saving={saving} shown={shownStock} />
       </th>
       <td>
         <Form.Control

@@ -9,10 +9,14 @@ import {
   type LampFigures,
 } from '@/core';
 import { z } from 'zod';
-import { done, failed, guarded, type Answer } from '@/server/failures';
+import { issueSentence } from '@/messages/issues';
+import { guarded } from '@/server/access/admit';
+import { done, failed, Missing, type Answer } from '@/server/failures';
 import { addBattery, archiveBattery } from '@/server/repositories/batteries';
-import { addStock, lamps, removeStock, saveLamp, saveStock } from '@/server/repositories/stock';
+import { addStock, lamps, removeStock, saveLamp, saveStock, stockRows } from '@/server/repositories/stock';
 
+const idSchema = z.number().int().positive();
+const versionSchema = z.number().int().min(0);
 const count = z.number().int().min(0).max(100_000);
 const valuesSchema = z.strictObject({
   have: count,
@@ -26,27 +30,36 @@ export async function changeStock(
   id: number,
   version: number,
   values: StockFormValues,
-): Promise<Answer<number>> {
-  return guarded(async () => {
-    const checked = valuesSchema.safeParse(values);
-    if (!checked.success) return failed(fieldSentence(checked.error));
-    return done(await saveStock(id, version, checked.data));
-  });
+): Promise<Answer<number, StockFormValues>> {
+  return guarded(
+    'changeStock',
+    async () => {
+      const checked = valuesSchema.safeParse(values);
+      if (!checked.success) return failed(issueSentence(checked.error, FIELDS, 'A figure'));
+      return done(await saveStock(idSchema.parse(id), versionSchema.parse(version), checked.data));
+    },
+    async () => {
+      const now = (await stockRows()).find((row) => row.id === id);
+      if (!now) throw new Missing('This stock row is not there any more.');
+      const { have, packSize, packCents, place } = now;
+      return { version: now.version, value: { have, packSize, packCents, place } };
+    },
+  );
 }
 
 export async function takeOutStock(id: number, version: number): Promise<Answer<null>> {
-  return guarded(async () => {
-    await removeStock(z.number().int().positive().parse(id), z.number().int().min(0).parse(version));
+  return guarded('takeOutStock', async () => {
+    await removeStock(idSchema.parse(id), versionSchema.parse(version));
     return done(null);
   });
 }
 
 export async function newStock(spec: unknown, values: StockFormValues): Promise<Answer<number>> {
-  return guarded(async () => {
+  return guarded('newStock', async () => {
     const part = stockSpecSchema.safeParse(spec);
     if (!part.success) return failed('Say which part it is first: a kind, and its value or colour.');
     const checked = valuesSchema.safeParse(values);
-    if (!checked.success) return failed(fieldSentence(checked.error));
+    if (!checked.success) return failed(issueSentence(checked.error, FIELDS, 'A figure'));
     return done(await addStock(part.data, checked.data));
   });
 }
@@ -61,16 +74,16 @@ const batterySchema = z.strictObject({
 
 /** Keeps what a battery was read at, under the name that is written on it. */
 export async function keepBattery(battery: z.input<typeof batterySchema>): Promise<Answer<number>> {
-  return guarded(async () => {
+  return guarded('keepBattery', async () => {
     const checked = batterySchema.safeParse(battery);
-    if (!checked.success) return failed(fieldSentence(checked.error));
+    if (!checked.success) return failed(issueSentence(checked.error, FIELDS, 'A figure'));
     return done(await addBattery({ ...checked.data, measuredAt: new Date().toISOString() }));
   });
 }
 
 export async function putAwayBattery(id: number, away: boolean): Promise<Answer<null>> {
-  return guarded(async () => {
-    await archiveBattery(z.number().int().positive().parse(id), away ? new Date().toISOString() : null);
+  return guarded('putAwayBattery', async () => {
+    await archiveBattery(idSchema.parse(id), away ? new Date().toISOString() : null);
     return done(null);
   });
 }
@@ -93,14 +106,25 @@ const lampSchema = z
 export type LampFormValues = z.output<typeof lampSchema>;
 
 /** Keeps the educator's own figures of a lamp, with where they come from. */
-export async function changeLamp(version: number, values: LampFormValues): Promise<Answer<number>> {
-  return guarded(async () => {
-    const checked = lampSchema.safeParse(values);
-    if (!checked.success) return failed(fieldSentence(checked.error));
-    const own = (await lamps()).figures[checked.data.type];
-    const figures: LampFigures = { ...own, ...checked.data };
-    return done(await saveLamp(figures, version));
-  });
+export async function changeLamp(
+  version: number,
+  values: LampFormValues,
+): Promise<Answer<number, LampFormValues>> {
+  return guarded(
+    'changeLamp',
+    async () => {
+      const checked = lampSchema.safeParse(values);
+      if (!checked.success) return failed(issueSentence(checked.error, FIELDS, 'A figure'));
+      const own = (await lamps()).figures[checked.data.type];
+      const figures: LampFigures = { ...own, ...checked.data };
+      return done(await saveLamp(figures, versionSchema.parse(version)));
+    },
+    async () => {
+      const { figures, versions } = await lamps();
+      const { type, vf, at, vfLow, vfHigh, maxAmps, rs, origin } = figures[values.type];
+      return { version: versions[values.type], value: { type, vf, at, vfLow, vfHigh, maxAmps, rs, origin } };
+    },
+  );
 }
 
 const FIELDS: Readonly<Record<string, string>> = {
@@ -118,17 +142,3 @@ const FIELDS: Readonly<Record<string, string>> = {
   vfHigh: 'The highest forward voltage',
   maxAmps: 'The continuous maximum',
 };
-
-function fieldSentence(error: z.ZodError): string {
-  const issue = error.issues[0]!;
-  const field = FIELDS[String(issue.path[0])] ?? 'A figure';
-  const limits =
-    issue.code === 'too_small'
-      ? `must be at least ${issue.minimum}`
-      : issue.code === 'too_big'
-        ? `must be at most ${issue.maximum}`
-        : issue.code === 'invalid_type'
-          ? 'must be a number'
-          : issue.message;
-  return `${field} ${limits}. Nothing was saved.`;
-}

@@ -36,8 +36,12 @@ describe('the store and the house', () => {
   });
 
   it('take a style and a meter within reason', async () => {
-    expect(message(await keepStyle(2, { ...DEFAULT_STYLE, rounding: 'down' }))).toContain('rounding');
-    expect(message(await keepMeter(0, { ...DEFAULT_METER, counts: 3 }))).toContain('counts');
+    expect(message(await keepStyle(2, { ...DEFAULT_STYLE, rounding: 'down' }))).toContain(
+      'What is taken after the sum must be one of',
+    );
+    expect(message(await keepMeter(0, { ...DEFAULT_METER, counts: 3 }))).toBe(
+      'The counts of the display must be at least 199. Nothing was saved.',
+    );
     expect(value(await keepMeter(0, { ...DEFAULT_METER, name: 'bench meter' }))).toBe(1);
   });
 

@@ -3,7 +3,7 @@ import os from 'node:os';
 import path from 'node:path';
 import libsql from 'libsql';
 import { ownDatabase } from '../../../tests/support/database';
-import { done, guarded } from '../failures';
+import { done, guardedWork as guarded } from '../failures';
 import { addGroup, groups } from '../repositories/groups';
 import { closeDatabase, database, write } from './connection';
 import { openDatabase } from './open';

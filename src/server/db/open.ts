@@ -67,7 +67,11 @@ function makeReady(file: string): void {
 }
 
 /** @throws DatabaseProblem for a file that is damaged, foreign or newer */
-export async function refuseUnfit(db: Knex, file: string): Promise<void> {
+export async function refuseUnfit(
+  db: Knex,
+  file: string,
+  how: 'quickly' | 'thoroughly' = 'quickly',
+): Promise<void> {
   const tables = new Set(
     ((await db('sqlite_master').where({ type: 'table' }).select('name')) as { name: string }[]).map(
       (t) => t.name,
@@ -76,15 +80,18 @@ export async function refuseUnfit(db: Knex, file: string): Promise<void> {
   tables.delete('sqlite_sequence');
   if (tables.size === 0) return;
   if (!tables.has('knex_migrations')) throw new DatabaseProblem('foreign', file);
-  const [found] = (await db.raw('PRAGMA quick_check(1)')) as { quick_check: string }[];
-  if (found && found.quick_check !== 'ok') throw new DatabaseProblem('damaged', file, found.quick_check);
+  const look = how === 'quickly' ? 'PRAGMA quick_check(1)' : 'PRAGMA integrity_check(1)';
+  const [found] = (await db.raw(look)) as Readonly<Record<string, string>>[];
+  const said = Object.values(found ?? {})[0];
+  if (said !== 'ok') throw new DatabaseProblem('damaged', file, said);
   const done = (await db('knex_migrations').select('name')) as { name: string }[];
   const known = new Set(migrationNames);
   const unknown = done.find(({ name }) => !known.has(name));
   if (unknown) throw new DatabaseProblem('newer', file, `it knows “${unknown.name}”`);
 }
 
-function asProblem(error: unknown, file: string): unknown {
+/** What the driver said of a whole file, as the problem that it is. */
+export function asProblem(error: unknown, file: string): unknown {
   if (error instanceof DatabaseProblem) return error;
   const kind = problemKind(error);
   return kind ? new DatabaseProblem(kind, file, (error as Error).message) : error;

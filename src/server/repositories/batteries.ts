@@ -1,5 +1,6 @@
 import type { SupplyKind } from '@/core';
 import { database, write } from '../db/connection';
+import { putAway } from './versioned';
 
 /** A battery that was read, under the name that stands on it. */
 export interface Battery {
@@ -52,5 +53,5 @@ export async function addBattery(battery: NewBattery): Promise<number> {
 
 /** Puts a battery away, or takes it out again. */
 export async function archiveBattery(id: number, at: string | null): Promise<void> {
-  await write((trx) => trx('batteries').where({ id }).update({ archived_at: at }));
+  await putAway('batteries', id, at, 'this battery');
 }

@@ -1,15 +1,17 @@
 import {
   choiceSchema,
   LEVELS,
+  PATTERN_IDS,
   planSchema,
   type AgeGroup,
   type LessonWords,
   type PatternChoice,
+  type PatternId,
   type Plan,
 } from '@/core';
 import { database, write } from '../db/connection';
-import { Missing } from '../failures';
-import { updateVersioned } from './versioned';
+import { Missing, Unreadable } from '../failures';
+import { putAway, updateVersioned } from './versioned';
 
 export interface LessonContent extends LessonWords {
   readonly choice: PatternChoice;
@@ -83,16 +85,67 @@ function columns(content: LessonContent) {
   };
 }
 
-export async function lessons(): Promise<Lesson[]> {
-  const rows = (await (await database())('lessons').orderBy(['position', 'id'])) as Stored[];
-  return rows.map(fromRow);
+/** What a list shows of a lesson: no lesson is unfolded for it, so that one that cannot be read takes down no list. */
+export interface LessonHead {
+  readonly id: number;
+  readonly course: string;
+  readonly title: string;
+  readonly pattern: PatternId;
+  readonly archivedAt: string | null;
+  readonly updatedAt: string;
+  /** Its wish as it is kept, unread: what its line hangs on. */
+  readonly wish: string;
 }
 
-/** @throws Missing when there is no lesson of that number */
+export async function lessonHeads(): Promise<LessonHead[]> {
+  const rows = (await (
+    await database()
+  )('lessons')
+    .orderBy(['position', 'id'])
+    .select('id', 'course', 'title', 'choice', 'archived_at', 'updated_at')) as Stored[];
+  return rows.map(({ id, course, title, choice, archived_at, updated_at }) => ({
+    id,
+    course,
+    title,
+    wish: choice,
+    pattern: patternIn(choice),
+    archivedAt: archived_at,
+    updatedAt: updated_at,
+  }));
+}
+
+/** The pattern that a kept wish names; the first there is where it cannot be read. */
+function patternIn(choice: string): PatternId {
+  const named = /^\{"pattern":"([a-z-]+)"/u.exec(choice)?.[1];
+  return PATTERN_IDS.find((id) => id === named) ?? PATTERN_IDS[0]!;
+}
+
+/** Version of a lesson, to see whether it has moved on. */
+export async function lessonVersion(id: number): Promise<number | undefined> {
+  const row = (await (await database())('lessons').where({ id }).first('version')) as Stored | undefined;
+  return row?.version;
+}
+
+export async function lessonCount(): Promise<number> {
+  const row = (await (await database())('lessons').count({ n: '*' }).first()) as { n: number };
+  return row.n;
+}
+
+/**
+ * One lesson, whole.
+ *
+ * @throws Missing when there is no lesson of that number, Unreadable when it cannot be read
+ */
 export async function lesson(id: number): Promise<Lesson> {
   const row = (await (await database())('lessons').where({ id }).first()) as Stored | undefined;
   if (!row) throw new Missing('This lesson is not there any more.');
-  return fromRow(row);
+  try {
+    return fromRow(row);
+  } catch {
+    throw new Unreadable(
+      `“${row.title}” is kept in a form that this program cannot read. Nothing in it was changed; a backup from before, or the program that wrote it, can read it.`,
+    );
+  }
 }
 
 export async function addLesson(content: LessonContent, course: string, at: string): Promise<number> {
@@ -117,5 +170,5 @@ export async function saveLesson(
 
 /** Puts a lesson away, or takes it out again; nothing is deleted. */
 export async function archiveLesson(id: number, at: string | null): Promise<void> {
-  await write((trx) => trx('lessons').where({ id }).update({ archived_at: at }));
+  await putAway('lessons', id, at, 'this lesson');
 }

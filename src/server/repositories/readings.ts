@@ -1,4 +1,7 @@
+import type { Knex } from 'knex';
 import { database, write } from '../db/connection';
+import { Missing, Refusal } from '../failures';
+import { toBeJudged } from './judgements';
 
 /** `first` at a checkpoint, `correction` of a figure misread or mistyped, `retest` after something was changed. */
 export type ReadingKind = 'first' | 'correction' | 'retest';
@@ -62,28 +65,58 @@ export async function readings(sessionIds?: readonly number[]): Promise<Reading[
   return ((await rows) as Stored[]).map(fromRow);
 }
 
-/** Keeps a reading; one with the same entry key is kept only once. */
+/** The checkpoint under which a student's own guess is kept; it is shown, never judged. */
+export const PREDICTED = 'predicted';
+
+/**
+ * Keeps a reading; one with the same entry key is kept only once.
+ *
+ * @throws Refusal where student, checkpoint and session do not belong together
+ */
 export async function addReading(reading: NewReading): Promise<Reading> {
   return write(async (trx) => {
+    const known = (await trx('readings').where({ entry_key: reading.entryKey }).first()) as
+      Stored | undefined;
+    if (known) return fromRow(known);
+    await refuseStray(trx, reading);
+    const place = { session_id: reading.sessionId, student_id: reading.studentId, point: reading.point };
     await trx('readings')
-      .insert({
-        session_id: reading.sessionId,
-        student_id: reading.studentId,
-        point: reading.point,
-        kind: reading.kind,
-        value: reading.value,
-        step: reading.step,
-        typed: reading.typed,
-        meter: reading.meter,
-        taken_by: reading.takenBy,
-        taken_at: reading.takenAt,
-        entry_key: reading.entryKey,
-      })
-      .onConflict('entry_key')
-      .ignore();
-    const row = (await trx('readings').where({ entry_key: reading.entryKey }).first()) as Stored;
-    return fromRow(row);
+      .where({ ...place, counts: 1 })
+      .update({ counts: 0 });
+    const [id] = await trx('readings').insert({
+      ...place,
+      kind: reading.kind,
+      value: reading.value,
+      step: reading.step,
+      typed: reading.typed,
+      meter: reading.meter,
+      taken_by: reading.takenBy,
+      taken_at: reading.takenAt,
+      entry_key: reading.entryKey,
+    });
+    await toBeJudged(trx, reading.sessionId, reading.studentId);
+    const { entryKey: _sent, ...kept } = reading;
+    return { ...kept, id: id! };
   });
+}
+
+async function refuseStray(
+  trx: Knex.Transaction,
+  { sessionId, studentId, point }: NewReading,
+): Promise<void> {
+  const session = (await trx('sessions').where({ id: sessionId }).first('group_id')) as
+    { group_id: number } | undefined;
+  if (!session) throw new Missing('This session is not there any more.');
+  const student = (await trx('students').where({ id: studentId }).first('group_id', 'nickname')) as
+    { group_id: number; nickname: string } | undefined;
+  if (!student) throw new Missing('This student is not there any more.');
+  if (student.group_id !== session.group_id)
+    throw new Refusal(`“${student.nickname}” is not in the group that this session is for.`);
+  if (point === PREDICTED) return;
+  if (!(await trx('session_points').where({ session_id: sessionId, point }).first()))
+    throw new Refusal(
+      'This session has no such checkpoint any more: its lesson’s newest figures were taken. Load the page again.',
+    );
 }
 
 /** The reading that counts at each checkpoint of each student: the newest. Keyed `student point`. */

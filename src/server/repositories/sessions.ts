@@ -1,8 +1,10 @@
+import type { Knex } from 'knex';
 import type { KitLine, SessionExpectation } from '@/core';
 import { expectationFrom } from './keptExpectation';
 import { database, write } from '../db/connection';
 import { Missing, Refusal } from '../failures';
-import { updateVersioned } from './versioned';
+import { pointRows } from './points';
+import { putAway, updateVersioned } from './versioned';
 
 /** What a session shows of its lesson, kept as it was when the session was set up. */
 export interface SessionSummary {
@@ -12,7 +14,8 @@ export interface SessionSummary {
   readonly lessonVersion: number;
 }
 
-export interface SessionHead {
+/** What a list shows of a session. */
+export interface SessionLine {
   readonly id: number;
   readonly lessonId: number;
   readonly lessonTitle: string;
@@ -20,10 +23,13 @@ export interface SessionHead {
   readonly groupName: string;
   /** Calendar day, `2026-12-01`. */
   readonly onDate: string;
-  readonly summary: SessionSummary;
-  readonly packed: readonly string[];
   readonly archivedAt: string | null;
   readonly version: number;
+}
+
+export interface SessionHead extends SessionLine {
+  readonly summary: SessionSummary;
+  readonly packed: readonly string[];
 }
 
 export interface Session extends SessionHead {
@@ -47,18 +53,18 @@ interface Stored {
   version: number;
 }
 
-const COLUMNS = [
+const LINE = [
   'sessions.id',
   'lesson_id',
   'group_id',
   'on_date',
-  'summary',
-  'packed',
   'sessions.archived_at',
   'sessions.version',
   'lessons.title',
   'study_groups.name',
 ];
+
+const HEAD = ['summary', 'packed'];
 
 async function query(extra: readonly string[] = []) {
   const db = await database();
@@ -66,11 +72,11 @@ async function query(extra: readonly string[] = []) {
     rows: db('sessions')
       .join('lessons', 'lessons.id', 'lesson_id')
       .join('study_groups', 'study_groups.id', 'group_id')
-      .select([...COLUMNS, ...extra]),
+      .select([...LINE, ...extra]),
   };
 }
 
-function headFrom(row: Stored): SessionHead {
+function lineFrom(row: Stored): SessionLine {
   return {
     id: row.id,
     lessonId: row.lesson_id,
@@ -78,10 +84,16 @@ function headFrom(row: Stored): SessionHead {
     groupId: row.group_id,
     groupName: row.name,
     onDate: row.on_date,
-    summary: JSON.parse(row.summary) as SessionSummary,
-    packed: JSON.parse(row.packed) as string[],
     archivedAt: row.archived_at,
     version: row.version,
+  };
+}
+
+function headFrom(row: Stored): SessionHead {
+  return {
+    ...lineFrom(row),
+    summary: JSON.parse(row.summary) as SessionSummary,
+    packed: JSON.parse(row.packed) as string[],
   };
 }
 
@@ -93,24 +105,59 @@ function wholeFrom(row: Stored): Session {
   };
 }
 
-/** All sessions by day. */
-export async function sessions(): Promise<SessionHead[]> {
-  const { rows } = await query();
-  return ((await rows.orderBy(['on_date', 'sessions.id'])) as Stored[]).map(headFrom);
+/** Which sessions a list is of. */
+export interface SessionsAsked {
+  readonly lessonId?: number;
+  readonly groupId?: number;
+  /** Days from and to, both included. */
+  readonly from?: string;
+  readonly to?: string;
+  /** So many at most: the first ones, or the last where `newest` is asked for. */
+  readonly most?: number;
+  readonly newest?: boolean;
+  /** Those that are put away too. */
+  readonly away?: boolean;
+}
+
+async function list(asked: SessionsAsked, extra: readonly string[]): Promise<Stored[]> {
+  const { rows } = await query(extra);
+  const { lessonId, groupId, from, to, most, newest = false, away = false } = asked;
+  if (lessonId !== undefined) void rows.where('lesson_id', lessonId);
+  if (groupId !== undefined) void rows.where('group_id', groupId);
+  if (from !== undefined) void rows.where('on_date', '>=', from);
+  if (to !== undefined) void rows.where('on_date', '<=', to);
+  if (!away) void rows.whereNull('sessions.archived_at');
+  if (most !== undefined) void rows.limit(most);
+  const order = newest ? 'desc' : 'asc';
+  return (await rows.orderBy([
+    { column: 'on_date', order },
+    { column: 'sessions.id', order },
+  ])) as Stored[];
+}
+
+/** Sessions by day, without what is packed for them. */
+export async function sessionLines(asked: SessionsAsked = {}): Promise<SessionLine[]> {
+  return (await list(asked, [])).map(lineFrom);
+}
+
+/** Sessions by day. */
+export async function sessions(asked: SessionsAsked = {}): Promise<SessionHead[]> {
+  return (await list(asked, HEAD)).map(headFrom);
 }
 
 /** @throws Missing when there is no session of that number */
 export async function session(id: number): Promise<Session> {
-  const { rows } = await query(['expectation', 'before']);
+  const { rows } = await query([...HEAD, 'expectation', 'before']);
   const row = (await rows.where('sessions.id', id).first()) as Stored | undefined;
   if (!row) throw new Missing('This session is not there any more.');
   return wholeFrom(row);
 }
 
-/** Sessions with what they are judged by, for the logbook. */
-export async function wholeSessions(): Promise<Session[]> {
-  const { rows } = await query(['expectation', 'before']);
-  return ((await rows.orderBy(['on_date', 'sessions.id'])) as Stored[]).map(wholeFrom);
+/** What a session is judged by, alone. */
+export async function expectationOf(id: number): Promise<SessionExpectation> {
+  const row = (await (await database())('sessions').where({ id }).first('expectation')) as Stored | undefined;
+  if (!row) throw new Missing('This session is not there any more.');
+  return expectationFrom(row.expectation);
 }
 
 export interface NewSession {
@@ -130,6 +177,7 @@ export async function addSession(made: NewSession): Promise<number> {
       expectation: JSON.stringify(made.expectation),
       summary: JSON.stringify(made.summary),
     });
+    await keepPoints(trx, id!, made.expectation);
     return id!;
   });
 }
@@ -148,7 +196,9 @@ export async function refreshSession(
       summary: JSON.stringify(summary),
       before: kept ? JSON.stringify(kept) : null,
     };
-    return updateVersioned(trx, 'sessions', { id }, version, values, 'this session');
+    const saved = await updateVersioned(trx, 'sessions', { id }, version, values, 'this session');
+    await judgedAnew(trx, id, expectation);
+    return saved;
   });
 }
 
@@ -162,7 +212,19 @@ export async function unrefreshSession(id: number): Promise<void> {
     const { expectation, summary } = JSON.parse(row.before) as Kept;
     const values = { expectation, summary, before: null };
     await updateVersioned(trx, 'sessions', { id }, row.version, values, 'this session');
+    await judgedAnew(trx, id, expectationFrom(expectation));
   });
+}
+
+/** Other figures judge a session from now on: what was judged by the earlier ones is to be judged once more. */
+async function judgedAnew(trx: Knex.Transaction, id: number, expectation: SessionExpectation): Promise<void> {
+  await keepPoints(trx, id, expectation);
+  await trx('judgements').where({ session_id: id }).update({ rule: 0 });
+}
+
+async function keepPoints(trx: Knex.Transaction, id: number, expectation: SessionExpectation): Promise<void> {
+  await trx('session_points').where({ session_id: id }).delete();
+  for (const row of pointRows(id, expectation)) await trx('session_points').insert(row);
 }
 
 export async function moveSession(id: number, version: number, onDate: string): Promise<number> {
@@ -172,14 +234,12 @@ export async function moveSession(id: number, version: number, onDate: string): 
 }
 
 export async function archiveSession(id: number, at: string | null): Promise<void> {
-  await write((trx) => trx('sessions').where({ id }).update({ archived_at: at }));
+  await putAway('sessions', id, at, 'this session');
 }
 
 /** Ticks or unticks one line of the packing list; ticks of others are left as they are. */
 export async function tickPacked(id: number, key: string, packed: boolean): Promise<string[]> {
   return write(async (trx) => {
-    // Written first, so that the transaction holds the lock before it reads.
-    await trx('sessions').where({ id }).increment('version', 0);
     const row = (await trx('sessions').where({ id }).first('packed')) as { packed: string } | undefined;
     if (!row) throw new Missing('This session is not there any more.');
     const ticks = new Set(JSON.parse(row.packed) as string[]);

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { write } from '../db/connection';
 import { Missing, VersionConflict } from '../failures';
 
 /**
@@ -20,10 +21,8 @@ export async function updateVersioned(
     .update({ ...values, version: version + 1 });
   if (changed === 1) return version + 1;
   const there: unknown = await trx(table).where(where).first();
-  if (!there) throw new Missing(`${thing} is not there any more.`);
-  throw new VersionConflict(
-    `Somebody else saved ${thing} in the meantime. Your version is still here: load theirs, or save yours over it.`,
-  );
+  if (!there) throw new Missing(`${capital(thing)} is not there any more.`);
+  throw new VersionConflict(`Somebody else saved ${thing} in the meantime. What you typed is still here.`);
 }
 
 /**
@@ -44,4 +43,20 @@ export async function putVersioned(
     return 1;
   }
   return updateVersioned(trx, table, where, version, values, thing);
+}
+
+/**
+ * Puts a row away, or takes it out again.
+ *
+ * @throws Missing when it is gone
+ */
+export async function putAway(table: string, id: number, at: string | null, thing: string): Promise<void> {
+  await write(async (trx) => {
+    const changed = await trx(table).where({ id }).update({ archived_at: at });
+    if (changed === 0) throw new Missing(`${capital(thing)} is not there any more.`);
+  });
+}
+
+function capital(thing: string): string {
+  return thing.charAt(0).toUpperCase() + thing.slice(1);
 }

@@ -1,19 +1,21 @@
 import '@/features/store/store.css';
 import { GroupPage } from '@/features/classes/GroupPage';
+import { admit } from '@/server/access/admit';
 import { orMissing } from '@/server/orMissing';
 import { pageId } from '@/server/pageId';
 import { group } from '@/server/repositories/groups';
-import { sessions } from '@/server/repositories/sessions';
+import { sessionLines } from '@/server/repositories/sessions';
 import { MissingPage } from '@/ui/MissingPage';
 
 export const dynamic = 'force-dynamic';
 export const metadata = { title: 'Group' };
 
 export default async function OneGroupPage({ params }: { params: Promise<{ id: string }> }) {
+  await admit('/classes/[id]');
   const id = pageId((await params).id);
   const held = id === undefined ? undefined : await orMissing(group(id));
   if (!held) return <MissingPage thing="This group" href="/classes" place="the classes" />;
-  const given = (await sessions()).filter((s) => s.groupId === held.id);
+  const given = await sessionLines({ groupId: held.id, away: true });
   return (
     <GroupPage
       key={`${held.id} ${held.version}`}

@@ -1,13 +1,13 @@
-import { makeSheet, type Outcome, type Sheet, type SheetRequest } from '@/core';
 import { LessonSheet } from '@/features/sheet/LessonSheet';
-import { keeper } from '@/server/kept';
-import { DRAWS, requestFor, sheetSurroundings } from '@/server/lessonSheet';
+import { admit } from '@/server/access/admit';
+import { carefulRequest, DRAWS, keptSheet, sheetSurroundings } from '@/server/lessonSheet';
 import { orMissing } from '@/server/orMissing';
 import { pageId } from '@/server/pageId';
+import { prepareSoon } from '@/server/prepare';
 import { batteries } from '@/server/repositories/batteries';
 import { groups } from '@/server/repositories/groups';
-import { contentOf, lesson, lessons } from '@/server/repositories/lessons';
-import { sessions } from '@/server/repositories/sessions';
+import { contentOf, lesson, lessonHeads } from '@/server/repositories/lessons';
+import { sessionLines } from '@/server/repositories/sessions';
 import { glossary } from '@/server/repositories/settings';
 import { dayOf } from '@/ui/dates';
 import { MissingPage } from '@/ui/MissingPage';
@@ -18,26 +18,21 @@ interface Props {
 }
 
 export async function generateMetadata({ params }: Props) {
+  await admit('/lessons/[id]');
   const id = pageId((await params).id);
-  const held = id === undefined ? undefined : await orMissing(lesson(id));
-  return { title: held?.title ?? 'Lesson' };
-}
-
-/** The sheets that were opened last: the same wishes, store and house style make the same sheet. */
-const keptSheets = keeper<Outcome<Sheet>>(24);
-
-function firstSheet(request: SheetRequest): Outcome<Sheet> {
-  return keptSheets(JSON.stringify(request), () => makeSheet(request));
+  const head = (await lessonHeads()).find((one) => one.id === id);
+  return { title: head?.title ?? 'Lesson' };
 }
 
 export default async function LessonPage({ params }: Props) {
+  await admit('/lessons/[id]');
   const id = pageId((await params).id);
   const held = id === undefined ? undefined : await orMissing(lesson(id));
   if (!held) return <MissingPage thing="This lesson" href="/lessons" place="the lessons" />;
-  const [allGroups, allSessions, allLessons, measured, words] = await Promise.all([
+  const [allGroups, given, heads, measured, words] = await Promise.all([
     groups(),
-    sessions(),
-    lessons(),
+    sessionLines({ lessonId: held.id }),
+    lessonHeads(),
     batteries(),
     glossary(),
   ]);
@@ -49,12 +44,13 @@ export default async function LessonPage({ params }: Props) {
       students: students.filter((s) => s.archivedAt === null).length,
     }));
   const today = dayOf(new Date());
-  const given = allSessions.filter((s) => s.lessonId === held.id && s.archivedAt === null);
   const ahead = given.filter((s) => s.onDate >= today);
   const next = ahead[0] ?? given[given.length - 1];
   const students = present.find((g) => g.id === next?.groupId)?.students ?? present[0]?.students;
   const surroundings = await sheetSurroundings(students);
-  const inCourse = allLessons.filter((l) => l.course === held.course && l.archivedAt === null);
+  const first = await keptSheet(carefulRequest(held, surroundings));
+  if (!first) prepareSoon(held.id, 0);
+  const inCourse = heads.filter((l) => l.course === held.course && l.archivedAt === null);
   const at = inCourse.findIndex((l) => l.id === held.id) + 1;
   return (
     <LessonSheet
@@ -65,7 +61,7 @@ export default async function LessonPage({ params }: Props) {
       version={held.version}
       updatedAt={held.updatedAt}
       archived={held.archivedAt !== null}
-      first={firstSheet(firstLook(requestFor(held, surroundings)))}
+      first={first}
       surroundings={surroundings}
       restDraws={DRAWS.rest}
       batteries={measured}
@@ -73,7 +69,7 @@ export default async function LessonPage({ params }: Props) {
       course={inCourse.slice(0, at ? at - 1 : undefined).map((l, i) => ({
         id: l.id,
         title: l.title,
-        pattern: l.choice.pattern,
+        pattern: l.pattern,
         place: i + 1,
       }))}
       groups={present}
@@ -84,10 +80,3 @@ export default async function LessonPage({ params }: Props) {
     />
   );
 }
-
-/** What a page opens with: bands from few draws, that the screen makes again from many as soon as it rests. */
-function firstLook(request: SheetRequest): SheetRequest {
-  return { ...request, draws: { ...request.draws, samples: FIRST_DRAWS } };
-}
-
-const FIRST_DRAWS = 600;

@@ -1,6 +1,9 @@
-import { toCsv } from '@/core';
-import { fileResponse } from '@/server/files';
-import { logbook } from '@/server/logbook';
+import { csvRows, type CsvDialect } from '@/core';
+import { refusedFile } from '@/server/access/admit';
+import { fileResponse, streamed } from '@/server/files';
+import { wholeLogbook, type LogRow } from '@/server/logbook';
+import { houseStyle } from '@/server/repositories/settings';
+import { dayOf } from '@/ui/dates';
 
 const HEAD = [
   'day',
@@ -27,8 +30,21 @@ const HEAD = [
 
 export const dynamic = 'force-dynamic';
 
+/** Every reading, from the newest back, written as it is read. */
 export async function GET() {
-  const rows = (await logbook()).map((row) => [
+  const refused = await refusedFile('/logbook/export.csv');
+  if (refused) return refused;
+  const { tables } = (await houseStyle()).value;
+  return fileResponse(`logbook-${dayOf(new Date())}.csv`, 'text/csv', streamed(written(tables)));
+}
+
+async function* written(dialect: CsvDialect): AsyncGenerator<string> {
+  yield `\ufeff${csvRows([HEAD], dialect)}`;
+  for await (const rows of wholeLogbook()) yield csvRows(rows.map(cells), dialect);
+}
+
+function cells(row: LogRow) {
+  return [
     row.onDate,
     row.lesson,
     row.group,
@@ -40,7 +56,7 @@ export async function GET() {
     row.typed,
     row.low === null ? null : Number(row.low.toPrecision(5)),
     row.high === null ? null : Number(row.high.toPrecision(5)),
-    row.verdict === 'none' ? '' : row.verdict,
+    row.verdict === 'none' || row.verdict === 'waiting' ? '' : row.verdict,
     row.kind,
     row.superseded ? 'no' : 'yes',
     row.cause,
@@ -49,6 +65,5 @@ export async function GET() {
     row.uncertainty === null ? null : Number(row.uncertainty.toPrecision(2)),
     row.takenBy,
     row.takenAt,
-  ]);
-  return fileResponse('logbook.csv', 'text/csv', toCsv(HEAD, rows));
+  ];
 }

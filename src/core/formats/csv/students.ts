@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { finding, type Finding } from '../../findings/finding';
+import { cleanNickname, nicknameKey } from './nickname';
 
 export interface StudentRow {
   readonly bench: number;
@@ -50,7 +51,7 @@ function collect(
   const findings: Finding[] = [];
   let next = first;
   rows.forEach((row, i) => {
-    const nickname = row[nameAt] ?? '';
+    const nickname = cleanNickname(row[nameAt] ?? '');
     const benchText = benchAt >= 0 ? (row[benchAt] ?? '') : '';
     const bench = benchText === '' ? next : Number(benchText);
     const problem =
@@ -58,13 +59,13 @@ function collect(
       (students.length >= MOST_STUDENTS ? `is beyond ${MOST_STUDENTS} benches` : undefined);
     if (problem) {
       findings.push(finding('csv-row', { row: i + firstLine, problem }));
-    } else if (students.some((s) => s.nickname.toLowerCase() === nickname.toLowerCase())) {
+    } else if (students.some((s) => nicknameKey(s.nickname) === nicknameKey(nickname))) {
       findings.push(finding('duplicate-nickname', { nickname }));
     } else if (students.some((s) => s.bench === bench)) {
       findings.push(finding('duplicate-bench', { bench }));
     } else {
       students.push({ bench, nickname });
-      if (nickname.trim().split(/\s+/u).length > 1) {
+      if (nickname.split(/\s+/u).length > 1) {
         findings.push(finding('surname-like', { nickname }, 'caution'));
       }
       next = Math.max(next, bench + 1);

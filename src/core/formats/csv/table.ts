@@ -2,14 +2,37 @@ import Papa from 'papaparse';
 
 export type Cell = string | number | null;
 
+/** How a house's spreadsheets write tables: commas and decimal points, or semicolons and decimal commas. */
+export const CSV_DIALECTS = ['comma', 'semicolon'] as const;
+export type CsvDialect = (typeof CSV_DIALECTS)[number];
+
+const DIALECTS = {
+  comma: { delimiter: ',', point: '.' },
+  semicolon: { delimiter: ';', point: ',' },
+} as const;
+
 /**
  * A table as CSV (RFC 4180) with a byte-order mark, so that spreadsheets read the accents right.
  * Cells that a spreadsheet would run as a formula get a leading apostrophe.
  */
-export function toCsv(head: readonly string[], rows: readonly (readonly Cell[])[]): string {
-  const body = Papa.unparse(
-    { fields: [...head], data: rows.map((row) => [...row]) },
-    { escapeFormulae: /^[=@\t\r]|^[+-](?![\d.]+$)/u, newline: '\r\n' },
+export function toCsv(
+  head: readonly string[],
+  rows: readonly (readonly Cell[])[],
+  dialect: CsvDialect = 'comma',
+): string {
+  return `\ufeff${csvRows([head, ...rows], dialect)}`;
+}
+
+/** Rows of such a table without its mark, for one that is written some rows at a time. */
+export function csvRows(rows: readonly (readonly Cell[])[], dialect: CsvDialect = 'comma'): string {
+  const { delimiter, point } = DIALECTS[dialect];
+  const data = rows.map((row) =>
+    row.map((cell) => (typeof cell === 'number' ? String(cell).replace('.', point) : cell)),
   );
-  return `\ufeff${body}\r\n`;
+  const body = Papa.unparse(data, {
+    delimiter,
+    escapeFormulae: /^[=@\t\r]|^[+-](?![\d.,]+$)/u,
+    newline: '\r\n',
+  });
+  return `${body}\r\n`;
 }

@@ -1,7 +1,8 @@
 import Button from 'react-bootstrap/Button';
-import { formatQuantity, toCsv } from '@/core';
+import { formatQuantity } from '@/core';
+import { saveTable } from '@/features/hooks/saveTable';
 import type { Happening } from '@/messages/instant';
-import { saveAs, slug } from '@/ui/download';
+import { slug } from '@/ui/download';
 import { LISTED_MOST } from './happenings';
 
 interface Props {
@@ -15,13 +16,10 @@ interface Props {
 export function Happenings({ changes, at, title, onAt }: Props) {
   const listed = changes.slice(0, LISTED_MOST);
   const save = () =>
-    saveAs(
+    saveTable(
       `${slug(title)}-changes.csv`,
-      'text/csv',
-      toCsv(
-        ['seconds', 'what happens'],
-        changes.map(({ time, words }) => [time, words]),
-      ),
+      ['seconds', 'what happens'],
+      changes.map(({ time, words }) => [time, words]),
     );
   return (
     <details className="mt-3">

@@ -1,20 +1,13 @@
 import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import {
-  formatPercent,
-  formatQuantity,
-  LIT_AMPS,
-  toCsv,
-  type Music,
-  type Sheet,
-  type TestSound,
-} from '@/core';
+import { formatPercent, formatQuantity, LIT_AMPS, type Music, type Sheet, type TestSound } from '@/core';
+import { saveTable } from '@/features/hooks/saveTable';
 import { LAMP_DRAWN } from '@/features/plan/palette';
 import { saveSvg } from '@/features/plan/saveSvg';
 import { lampName } from '@/messages/names';
 import { BAND_HEARD, channelLook } from '@/messages/sound';
 import { listWords } from '@/messages/stepWords';
-import { saveAs, slug } from '@/ui/download';
+import { slug } from '@/ui/download';
 import { HearIt } from './HearIt';
 import { MusicChart, type MusicRow } from './MusicChart';
 import type { Listening } from './useListening';
@@ -104,5 +97,5 @@ function saveCsv(name: string, { frame, lamps }: Listening): void {
     Number((i * frame).toFixed(3)),
     ...ids.map((id) => lamps[id]![i]!),
   ]);
-  saveAs(name, 'text/csv', toCsv(['seconds', ...ids.map((id) => `A ${id}`)], rows));
+  saveTable(name, ['seconds', ...ids.map((id) => `A ${id}`)], rows);
 }

@@ -1,8 +1,10 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
+import { useJob } from '@/features/asking/useJob';
+import { Working } from '@/features/asking/Working';
 import { dayName } from '@/ui/dates';
 import { Note } from '@/ui/Note';
 import { giveLesson } from '../actions';
@@ -21,14 +23,17 @@ export function ClassStage({ lessonId, groups, sessions, today }: Props) {
   const [groupId, setGroupId] = useState(groups[0]?.id ?? 0);
   const [day, setDay] = useState(today);
   const [problem, setProblem] = useState('');
-  const [pending, start] = useTransition();
-  const give = () =>
-    start(async () => {
-      const answer = await giveLesson(lessonId, groupId, day);
-      if (!answer.ok) return setProblem(answer.message);
-      setProblem('');
-      router.refresh();
-    });
+  const [asks, setAsks] = useState(false);
+  const job = useJob<number>();
+  const give = (sure: boolean) =>
+    job.run(
+      () => giveLesson(lessonId, groupId, day, sure),
+      (answer) => {
+        setAsks(!answer.ok && answer.ask === true);
+        setProblem(answer.ok ? '' : answer.message);
+        if (answer.ok) router.refresh();
+      },
+    );
   return (
     <>
       <section className="ruled">
@@ -54,14 +59,34 @@ export function ClassStage({ lessonId, groups, sessions, today }: Props) {
               <Form.Label>Day</Form.Label>
               <Form.Control type="date" value={day} onChange={(event) => setDay(event.target.value)} />
             </Form.Group>
-            <Button disabled={pending} onClick={give}>
-              {pending ? 'Working out the bands…' : 'Give it'}
+            <Button disabled={job.share !== undefined} onClick={() => give(false)}>
+              {job.share === undefined ? 'Give it' : 'Working out the bands…'}
             </Button>
+            {job.share !== undefined && (
+              <Working label="Working out the bands" share={job.share} onStop={job.stop} />
+            )}
           </div>
         )}
         {problem && (
           <Note kind="refusal" live>
-            {problem}
+            {problem}{' '}
+            {asks && (
+              <>
+                <Button size="sm" variant="quiet" onClick={() => give(true)}>
+                  Give it again
+                </Button>{' '}
+                <Button
+                  size="sm"
+                  variant="quiet"
+                  onClick={() => {
+                    setAsks(false);
+                    setProblem('');
+                  }}
+                >
+                  Leave it
+                </Button>
+              </>
+            )}
           </Note>
         )}
       </section>

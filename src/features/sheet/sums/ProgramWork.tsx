@@ -8,6 +8,7 @@ import {
   programCsv,
   type ProgramSums,
 } from '@/core';
+import { tablesHere } from '@/features/hooks/saveTable';
 import { CONTROLLER_NAMES, lampName, looksWords } from '@/messages/names';
 import { rowSentence, timeLines } from '@/messages/program';
 import { Heads } from '@/ui/Heads';
@@ -30,7 +31,11 @@ export function ProgramWork({ program, title }: { program: ProgramSums; title: s
         </table>
       </section>
       <RowTable program={program} />
-      <ProgramText title={title} texts={textsOf(program, title)} csv={programCsv(program.table)} />
+      <ProgramText
+        title={title}
+        texts={textsOf(program, title)}
+        csv={programCsv(program.table, tablesHere())}
+      />
     </>
   );
 }

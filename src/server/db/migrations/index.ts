@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { house } from './004_house';
 import { renewal } from './003_renewal';
 import { start } from './001_start';
 import { teaching } from './002_teaching';
@@ -10,7 +11,7 @@ interface Migration {
 }
 
 /** In the order in which they run. A new one is a file and a line here; an old one is never changed. */
-const MIGRATIONS: readonly Migration[] = [start, teaching, renewal];
+const MIGRATIONS: readonly Migration[] = [start, teaching, renewal, house];
 
 export const migrationSource: Knex.MigrationSource<Migration> = {
   getMigrations: async () => [...MIGRATIONS],

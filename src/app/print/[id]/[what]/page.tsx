@@ -1,14 +1,14 @@
-import { makeSheet } from '@/core';
 import { PrintedCard } from '@/features/print/PrintedCard';
 import { PrintedChecks } from '@/features/print/PrintedChecks';
 import { StudentSheet } from '@/features/print/StudentSheet';
 import { sentences } from '@/messages/findings';
-import { DRAWS, requestFor, sheetSurroundings } from '@/server/lessonSheet';
+import { admit } from '@/server/access/admit';
+import { carefulRequest, sheetOf, sheetSurroundings } from '@/server/lessonSheet';
 import { orMissing } from '@/server/orMissing';
 import { pageId } from '@/server/pageId';
 import { groups } from '@/server/repositories/groups';
 import { lesson } from '@/server/repositories/lessons';
-import { sessions } from '@/server/repositories/sessions';
+import { sessionLines } from '@/server/repositories/sessions';
 import { glossary } from '@/server/repositories/settings';
 import { MissingPage } from '@/ui/MissingPage';
 
@@ -21,19 +21,18 @@ interface Asked {
 }
 
 export default async function PrintPage({ params, searchParams }: Asked) {
+  await admit('/print/[id]/[what]');
   const { id: text, what } = await params;
   const id = pageId(text);
   const held = id === undefined ? undefined : await orMissing(lesson(id));
   if (!held || !isKnown(what)) {
     return <MissingPage thing="This page to print" href="/lessons" place="the lessons" />;
   }
-  const given = (await sessions()).filter((s) => s.lessonId === held.id && s.archivedAt === null);
-  const group = (await groups()).find((g) => g.id === given[given.length - 1]?.groupId);
+  const [given] = await sessionLines({ lessonId: held.id, most: 1, newest: true });
+  const group = (await groups()).find((g) => g.id === given?.groupId);
   const students = group?.students.filter((s) => s.archivedAt === null) ?? [];
   const around = await sheetSurroundings(students.length || undefined);
-  const sheet = makeSheet(
-    requestFor(held, { ...around, draws: { ...around.draws, samples: DRAWS.rest, ends: 'both' } }),
-  );
+  const sheet = await sheetOf(carefulRequest(held, around));
   if (!sheet.ok) return <div className="page">{sentences(sheet.findings)}</div>;
   switch (what) {
     case 'card':
@@ -48,7 +47,13 @@ export default async function PrintPage({ params, searchParams }: Asked) {
       );
     case 'checks':
       return (
-        <PrintedChecks title={held.title} sheet={sheet.value} group={group?.name ?? ''} students={students} />
+        <PrintedChecks
+          title={held.title}
+          sheet={sheet.value}
+          group={group?.name ?? ''}
+          onDate={given?.onDate}
+          students={students}
+        />
       );
     case 'sheet':
       return (

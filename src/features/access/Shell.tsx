@@ -2,7 +2,9 @@
 
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import { ThemeSwitch } from './ThemeSwitch';
+import type { Role } from '@/server/access/table';
+import { SignOut } from './SignOut';
+import { ThemeSwitch } from '@/ui/ThemeSwitch';
 
 const PLACES = [
   { href: '/', name: 'Today' },
@@ -15,8 +17,13 @@ const PLACES = [
   { href: '/settings', name: 'House style' },
 ] as const;
 
-/** The bar over every screen: the places in the order of the work. */
-export function Shell() {
+interface Props {
+  readonly role: Role | undefined;
+  readonly mayLeave: boolean;
+}
+
+/** The bar over every screen: the places in the order of the work, for the educator whose places they are. */
+export function Shell({ role, mayLeave }: Props) {
   const path = usePathname();
   return (
     <header className="shell-bar no-print">
@@ -28,7 +35,7 @@ export function Shell() {
         vvet
       </Link>
       <nav aria-label="Places">
-        {PLACES.map(({ href, name }) => (
+        {(role === 'educator' ? PLACES : []).map(({ href, name }) => (
           <Link
             key={href}
             href={href}
@@ -40,6 +47,7 @@ export function Shell() {
         ))}
       </nav>
       <div className="shell-end">
+        {mayLeave && <SignOut />}
         <ThemeSwitch />
       </div>
     </header>

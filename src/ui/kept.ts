@@ -31,4 +31,12 @@ export const kept = {
       // There is nothing to take away where nothing can be kept.
     }
   },
+  /** Keys that begin so. */
+  keys(start: string): string[] {
+    try {
+      return Object.keys(window.localStorage).filter((key) => key.startsWith(start));
+    } catch {
+      return [];
+    }
+  },
 };

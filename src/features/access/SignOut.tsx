@@ -1,0 +1,21 @@
+'use client';
+
+import Button from 'react-bootstrap/Button';
+import { leaveTo } from '@/ui/leave';
+import { useAnswer } from '@/ui/useAnswer';
+import { signOut } from './actions';
+
+/** Leaves this machine to whoever comes next. */
+export function SignOut() {
+  const { problem, run } = useAnswer();
+  return (
+    <Button
+      variant="text"
+      className="btn-text small-print"
+      title={problem || undefined}
+      onClick={() => run(signOut, () => leaveTo('/sign-in'))}
+    >
+      Sign out
+    </Button>
+  );
+}

@@ -1,0 +1,68 @@
+import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
+import { promisify } from 'node:util';
+import { database, write } from '../db/connection';
+
+/** What the house keeps of its passphrase, and what its session cookies are sealed with. */
+interface Secrets {
+  /** Salt and hash, both in hex; nothing until a passphrase is chosen. */
+  readonly salt?: string;
+  readonly hash?: string;
+  readonly seal: string;
+}
+
+const derive = promisify<string, Buffer, number, { N: number; r: number; p: number; maxmem: number }, Buffer>(
+  scrypt,
+);
+/** scrypt at 64 MB and about a quarter of a second a try. Source: RFC 7914; the cost as the field advises it today. */
+const COST = { N: 2 ** 16, r: 8, p: 1, maxmem: 2 ** 27 } as const;
+const LENGTH = 32;
+const NAME = 'access';
+
+async function secrets(): Promise<Secrets | undefined> {
+  const row = (await (await database())('settings').where({ name: NAME }).first()) as
+    { json: string } | undefined;
+  return row && (JSON.parse(row.json) as Secrets);
+}
+
+async function put(next: Secrets): Promise<void> {
+  await write(async (trx) => {
+    await trx('settings')
+      .insert({ name: NAME, json: JSON.stringify(next), version: 1 })
+      .onConflict('name')
+      .merge();
+  });
+}
+
+const newSeal = () => randomBytes(32).toString('hex');
+
+/** What session cookies are sealed with; made at the first start. */
+export async function sealSecret(): Promise<string> {
+  const known = await secrets();
+  if (known) return known.seal;
+  const seal = newSeal();
+  await put({ seal });
+  return seal;
+}
+
+export async function hasPassphrase(): Promise<boolean> {
+  return (await secrets())?.hash !== undefined;
+}
+
+/** Sets the passphrase; whoever was signed in has to come in anew. */
+export async function setPassphrase(passphrase: string): Promise<void> {
+  const salt = randomBytes(16);
+  const hash = await derive(passphrase.normalize('NFKC'), salt, LENGTH, COST);
+  await put({ salt: salt.toString('hex'), hash: hash.toString('hex'), seal: newSeal() });
+}
+
+export async function isPassphrase(passphrase: string): Promise<boolean> {
+  const { salt, hash } = (await secrets()) ?? {};
+  if (!salt || !hash) return false;
+  const own = await derive(passphrase.normalize('NFKC'), Buffer.from(salt, 'hex'), LENGTH, COST);
+  return timingSafeEqual(own, Buffer.from(hash, 'hex'));
+}
+
+/** Every session cookie that was given out opens nothing any more. */
+export async function breakSeal(): Promise<void> {
+  await put({ ...(await secrets()), seal: newSeal() });
+}

@@ -1,0 +1,73 @@
+import type { Noted, SessionExpectation } from '@/core';
+import { likeliestWords, nextWords } from '@/messages/causes';
+import { benchesWaiting, keepJudgement, type Bench } from './repositories/judgements';
+import { PREDICTED, readings, type Reading } from './repositories/readings';
+import { expectationOf } from './repositories/sessions';
+import { inThread } from './work/pool';
+
+/** Judges the benches of a session that wait for it, in threads of their own. */
+export async function judgeSession(sessionId: number): Promise<void> {
+  const waiting = await benchesWaiting(sessionId);
+  if (waiting.length === 0) return;
+  const [expectation, all] = await Promise.all([expectationOf(sessionId), readings([sessionId])]);
+  await Promise.all(waiting.map((bench) => judgeOne(bench, expectation, all)));
+}
+
+async function judgeOne(
+  bench: Bench,
+  expectation: SessionExpectation,
+  all: readonly Reading[],
+): Promise<void> {
+  const own = all.filter((r) => r.studentId === bench.studentId);
+  const real = own.filter((r) => r.point !== PREDICTED);
+  const { judged, verdicts } = await inThread('judge', {
+    expectation,
+    bench: notedOf(bench.studentId, own),
+    readings: real.map(noted),
+  });
+  const { points } = expectation.dictionary;
+  const { diagnosis, state } = judged;
+  const open = diagnosis !== undefined && (state === 'off' || state === 'close');
+  await keepJudgement(
+    {
+      ...bench,
+      judged,
+      cause: !open ? '' : state === 'close' ? 'too close to call' : likeliestWords(diagnosis, points),
+      next: open ? (nextWords(diagnosis, points) ?? '') : '',
+    },
+    own[own.length - 1]?.id ?? 0,
+    [
+      ...real.map(({ id }, i) => ({ id, verdict: verdicts[i] })),
+      ...own.filter((r) => r.point === PREDICTED).map(({ id }) => ({ id, verdict: undefined })),
+    ],
+  );
+}
+
+const noted = ({ point, value, step }: Reading): Noted => ({ point, value, step });
+
+/** What counts now at the checkpoints of one student: the newest reading of each. */
+export function notedOf(studentId: number, all: readonly Reading[]): Noted[] {
+  const own = all.filter((r) => r.studentId === studentId && r.point !== PREDICTED);
+  return [...new Map(own.map((r) => [r.point, noted(r)])).values()];
+}
+
+const held = globalThis as { mivvetJudging?: Promise<void> | undefined };
+
+/** Judges whatever waits, one session after the other, in the background; what fails is judged at the next occasion. */
+export function judgeInBackground(): Promise<void> {
+  held.mivvetJudging ??= judgeAll()
+    .catch((error: unknown) => console.error('mivvet: judging:', error))
+    .finally(() => (held.mivvetJudging = undefined));
+  return held.mivvetJudging;
+}
+
+async function judgeAll(): Promise<void> {
+  let before = '';
+  for (let waiting = await benchesWaiting(); waiting.length > 0; waiting = await benchesWaiting()) {
+    // A bench that cannot be judged is left for the next start.
+    const now = JSON.stringify(waiting);
+    if (now === before) return;
+    before = now;
+    for (const sessionId of new Set(waiting.map((bench) => bench.sessionId))) await judgeSession(sessionId);
+  }
+}

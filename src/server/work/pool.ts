@@ -1,0 +1,69 @@
+import os from 'node:os';
+import { MessageChannel } from 'node:worker_threads';
+import { Piscina } from 'piscina';
+import { environment } from '../env';
+import { tasks, type TaskName, type Tasks, type Tell } from './tasks';
+
+type Question<K extends TaskName> = Parameters<Tasks[K]>[0];
+type Reply<K extends TaskName> = Awaited<ReturnType<Tasks[K]>>;
+
+interface Way {
+  readonly tell?: Tell;
+  /** Stops the work; a task under way is ended with its thread. */
+  readonly signal?: AbortSignal;
+}
+
+const held = globalThis as { mivvetPool?: Piscina | undefined };
+/** Threads that have had nothing to do for so long are given back. */
+const IDLE_MS = 20_000;
+
+const MOST_THREADS = Math.max(1, Math.min(4, os.availableParallelism()));
+
+/** How many tasks are worked on at once. */
+export function threads(): number {
+  return environment().worker ? MOST_THREADS : 1;
+}
+
+/**
+ * Does a task in a thread of its own as soon as one is free; the server goes on with everything else meanwhile.
+ * Where no worker was built beside the program, as in tests of what stands around it, the task is done here.
+ *
+ * @throws what the task throws, and an AbortError when it is stopped
+ */
+export async function inThread<K extends TaskName>(
+  name: K,
+  question: Question<K>,
+  way: Way = {},
+): Promise<Reply<K>> {
+  const { worker } = environment();
+  if (!worker) {
+    way.signal?.throwIfAborted();
+    const task = tasks[name] as (asked: Question<K>, tell: Tell) => Reply<K> | Promise<Reply<K>>;
+    return task(question, way.tell ?? (() => undefined));
+  }
+  held.mivvetPool ??= new Piscina({
+    filename: worker,
+    minThreads: 1,
+    maxThreads: MOST_THREADS,
+    idleTimeout: IDLE_MS,
+  });
+  const { tell, signal } = way;
+  const asked = signal ? { signal } : {};
+  if (!tell) return held.mivvetPool.run({ name, question }, asked) as Promise<Reply<K>>;
+  const { port1, port2 } = new MessageChannel();
+  port1.on('message', tell);
+  try {
+    return (await held.mivvetPool.run(
+      { name, question, port: port2 },
+      { ...asked, transferList: [port2] },
+    )) as Reply<K>;
+  } finally {
+    port1.close();
+  }
+}
+
+/** Ends the threads, for a program that has done its work. */
+export async function stopThreads(): Promise<void> {
+  await held.mivvetPool?.destroy();
+  held.mivvetPool = undefined;
+}

@@ -1,0 +1,99 @@
+import {
+  builtOf,
+  judgeBench,
+  judgeReading,
+  makeSheet,
+  sessionExpectation,
+  sessionSignatures,
+  workOut,
+  type FaultSignatures,
+  type JudgedBench,
+  type LampType,
+  type LessonFile,
+  type Noted,
+  type Outcome,
+  type SessionExpectation,
+  type Sheet,
+  type SheetRequest,
+  type Verdict,
+} from '@/core';
+import { sentences } from '@/messages/findings';
+import { lessonLine } from '@/messages/lessonLine';
+
+import { copyDatabase, type Copied } from '../backup/copy';
+import { patternSigns, type PatternSigns } from './patternSigns';
+
+/** Told of the share of a task that is done, 0 to 1. */
+export type Tell = (share: number) => void;
+
+/** What a circuit is worked out from. */
+export type Wish = Pick<SheetRequest, 'choice' | 'style' | 'shelf' | 'stock'>;
+
+export interface ShareOfFaults {
+  readonly sheet: Sheet;
+  readonly request: SheetRequest;
+  readonly at: number;
+  readonly of: number;
+}
+
+export interface JudgeTask {
+  readonly expectation: SessionExpectation;
+  readonly bench: readonly Noted[];
+  /** Readings whose own verdict is asked for, in this order. */
+  readonly readings: readonly Noted[];
+}
+
+export interface Judgement {
+  readonly judged: JudgedBench;
+  readonly verdicts: readonly (Verdict | undefined)[];
+}
+
+/** The heavy work of the server: each of these is done in a thread of its own, and says how far it is where it can. */
+export const tasks = {
+  /** What a lesson comes to, in one line; no draws are needed for that. */
+  line(request: Wish): string {
+    const worked = workOut(request, true);
+    return worked.ok ? lessonLine({ sums: worked.value.sums }) : sentences(worked.findings);
+  },
+  sheet(request: SheetRequest): Outcome<Sheet> {
+    return makeSheet(request);
+  },
+  /** One share of a lesson's mistakes. */
+  faults({ sheet, request, at, of }: ShareOfFaults, tell: Tell): FaultSignatures {
+    return sessionSignatures(sheet, request, { at, of }, tell);
+  },
+  expectation({
+    sheet,
+    request,
+    shares,
+  }: Pick<ShareOfFaults, 'sheet' | 'request'> & {
+    readonly shares: readonly FaultSignatures[];
+  }): SessionExpectation {
+    return sessionExpectation(sheet, request, shares);
+  },
+  /** What a lesson is built of, and the lamps in it; nothing where it has no sum that works. */
+  parts(
+    request: Wish,
+  ): Outcome<{ readonly built: LessonFile['built']; readonly lamps: readonly LampType[] }> {
+    const worked = workOut(request);
+    if (!worked.ok) return worked;
+    const { circuit, sorts } = worked.value;
+    return { ...worked, value: { built: builtOf(circuit), lamps: [...new Set(Object.values(sorts))] } };
+  },
+  /** A verified copy of a database in use. */
+  backup({ from, to }: { readonly from: string; readonly to: string }): Promise<Copied> {
+    return copyDatabase(from, to);
+  },
+  signs(_nothing: undefined): PatternSigns {
+    return patternSigns();
+  },
+  judge({ expectation, bench, readings }: JudgeTask): Judgement {
+    return {
+      judged: judgeBench(expectation, bench),
+      verdicts: readings.map((noted) => judgeReading(expectation, noted)?.verdict),
+    };
+  },
+};
+
+export type Tasks = typeof tasks;
+export type TaskName = keyof Tasks;

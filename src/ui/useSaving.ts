@@ -1,0 +1,69 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import type { Answer, Theirs } from '@/server/failures';
+
+interface Saving<Value> {
+  readonly problem: string;
+  readonly pending: boolean;
+  /** What was typed, and what somebody else saved in between; nothing where nobody did. */
+  readonly overtaken: { readonly mine: Value; readonly theirs: Value } | undefined;
+  save(value: Value): void;
+  /** Saves what was typed over theirs. */
+  keepMine(): void;
+  /** Takes theirs into the form instead. */
+  takeTheirs(): void;
+  /** A sentence of the screen's own, or none. */
+  say(problem: string): void;
+}
+
+interface Way<Value> {
+  /** Version of what the form shows. */
+  readonly version: number;
+  send(version: number, value: Value): Promise<Answer<number, Value>>;
+  onSaved?(value: Value): void;
+  /** Puts what somebody else saved into the form. */
+  onTheirs(value: Value): void;
+}
+
+/** Saves a form unless somebody else has in between: then both are at hand, and one of them is chosen. */
+export function useSaving<Value>({ version, send, onSaved, onTheirs }: Way<Value>): Saving<Value> {
+  const router = useRouter();
+  const [known, setKnown] = useState(version);
+  const [problem, setProblem] = useState('');
+  const [clash, setClash] = useState<{ mine: Value; theirs: Theirs<Value> } | undefined>();
+  const [pending, start] = useTransition();
+  const put = (at: number, value: Value) =>
+    start(async () => {
+      const answer = await send(at, value).catch(() => undefined);
+      if (answer?.ok) {
+        setKnown(answer.value);
+        setProblem('');
+        setClash(undefined);
+        onSaved?.(value);
+        router.refresh();
+        return;
+      }
+      setProblem(
+        answer?.message ?? 'Not saved: the program does not answer. What you typed stays here; try again.',
+      );
+      setClash(answer?.theirs && { mine: value, theirs: answer.theirs });
+    });
+  return {
+    problem,
+    pending,
+    overtaken: clash && { mine: clash.mine, theirs: clash.theirs.value },
+    save: (value) => put(Math.max(known, version), value),
+    keepMine: () => clash && put(clash.theirs.version, clash.mine),
+    takeTheirs: () => {
+      if (!clash) return;
+      setKnown(clash.theirs.version);
+      onTheirs(clash.theirs.value);
+      setClash(undefined);
+      setProblem('');
+      router.refresh();
+    },
+    say: setProblem,
+  };
+}
