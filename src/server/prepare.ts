@@ -7,16 +7,16 @@ const held = globalThis as {
 };
 
 /** A lesson that has rested for so long is worked out, so that its page, list and prints open at once. */
-const REST_MS = 3000;
+const REST_MS = 5000;
 
 /** Works a lesson out in the background once it has rested; one after the other, so that who waits goes first. */
-export function prepareSoon(id: number, rest = REST_MS): void {
+export function prepareSoon(id: number): void {
   const waiting = (held.mivvetPreparing ??= new Map());
   clearTimeout(waiting.get(id));
   const timer = setTimeout(() => {
     waiting.delete(id);
     held.mivvetPrepared = (held.mivvetPrepared ?? Promise.resolve()).then(() => prepare(id));
-  }, rest).unref();
+  }, REST_MS).unref();
   waiting.set(id, timer);
 }
 

@@ -36,4 +36,4 @@ export function ThemeSwitch() {
 }
 
 /** Runs before the first paint, so that a dim room stays dim. */
-export const THEME_SCRIPT = `try{document.documentElement.dataset.bsTheme=JSON.parse(localStorage.getItem('${KEY}')||'"light"')}catch{}`;
+export const THEME_SCRIPT = `try{document.documentElement.dataset.bsTheme=(localStorage.getItem('${KEY}')||'light').replace(/"/g,'')}catch{}`;

@@ -123,7 +123,7 @@ test('two people at one lesson: the second is told, and chooses', async ({ page,
   await expect(other.getByLabel('Title of the lesson')).toHaveValue('His again');
 });
 
-test('a lesson that could not be saved is kept in the browser and offered back', async ({ page }) => {
+test('a lesson that could not be saved is kept in the browser and put back by itself', async ({ page }) => {
   const id = await startLesson(page, 'Unsaved');
   await page.route('**/lessons/*', (route) =>
     route.request().method() === 'POST' ? route.abort() : route.continue(),
@@ -132,8 +132,34 @@ test('a lesson that could not be saved is kept in the browser and offered back',
   await expect(page.locator('.save-state')).toHaveText('not saved');
   await page.unroute('**/lessons/*');
   await page.goto(`/lessons/${id}`);
-  await expect(page.getByText(/were not saved/u)).toBeVisible();
-  await page.getByRole('button', { name: 'Bring them back' }).click();
+  await expect(page.getByText(/had not been saved; they are put back/u)).toBeVisible();
   await expect(page.getByLabel('Title of the lesson')).toHaveValue('Kept here');
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('Title of the lesson')).toHaveValue('Kept here');
+});
+
+test('changes kept in the browser are shown beside what somebody else saved since, and undo nothing', async ({
+  page,
+  browser,
+}) => {
+  const id = await startLesson(page, 'Two minds');
+  await page.route('**/lessons/*', (route) =>
+    route.request().method() === 'POST' ? route.abort() : route.continue(),
+  );
+  await page.getByLabel('Title of the lesson').fill('Mine');
+  await expect(page.locator('.save-state')).toHaveText('not saved');
+  const colleague = await (await browser.newContext()).newPage();
+  await colleague.goto(`/lessons/${id}`);
+  await colleague.getByLabel('Title of the lesson').fill('Hers');
+  await saved(colleague);
+  await colleague.context().close();
+  await page.unroute('**/lessons/*');
+  await page.goto(`/lessons/${id}`);
+  await expect(page.getByText(/somebody has saved this lesson since/u)).toBeVisible();
+  await expect(page.getByRole('row', { name: 'title Mine Hers' })).toBeVisible();
+  await expect(page.getByLabel('Title of the lesson')).toHaveValue('Hers');
+  await page.getByRole('button', { name: 'Take yours' }).click();
+  await expect(page.getByLabel('Title of the lesson')).toHaveValue('Mine');
   await saved(page);
 });

@@ -1,7 +1,10 @@
-import { render, screen, within } from '@testing-library/react';
+import { configure, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactElement } from 'react';
 import { THIN } from '@/core';
+
+/** A test waits for a state; a slow machine comes to it later. */
+configure({ asyncUtilTimeout: 60_000 });
 
 /** Text as it is read: narrow spaces as plain ones, and no breaks. */
 export function said(element: Element | null): string {

@@ -1,14 +1,18 @@
-// Fills a database of its own with the demo course and serves the build with it, for the interface tests.
+// Serves the build of the tests with a database of its own, for the interface tests: filled with the demo course, or a
+// house that nobody has come to yet.
 import { mkdtempSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { must, serve, tool } from '../../scripts/bootstrap.mjs';
 import { settingsOf } from '../../scripts/build.mjs';
 
-const port = process.argv[2] ?? '4270';
+const [port = '4270', what = 'demo'] = process.argv.slice(2);
 const folder = mkdtempSync(path.join(os.tmpdir(), 'mivvet-e2e-'));
-const env = { ...settingsOf('.next-test'), MIVVET_DB: path.join(folder, 'e2e.sqlite'), MIVVET_DEMO: '1' };
-// A course that began today would be yesterday's for tests that run past midnight.
-const soon = new Date(Date.now() + 30 * 60_000).toISOString();
-must(process.execPath, [tool('tsx/dist/cli.mjs'), 'src/demo/main.ts', soon], env);
+const env = { ...settingsOf('.next-test'), MIVVET_DB: path.join(folder, 'e2e.sqlite') };
+if (what === 'demo') {
+  env.MIVVET_DEMO = '1';
+  // A course that began today would be yesterday's for tests that run past midnight.
+  const soon = new Date(Date.now() + 30 * 60_000).toISOString();
+  must(process.execPath, [tool('tsx/dist/cli.mjs'), 'src/demo/main.ts', soon], env);
+}
 serve([tool('next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', port], env);

@@ -213,7 +213,7 @@ describe('readings on their way', () => {
     const { user } = open();
     await user.type(cell(1, 'across R1'), '2.91{Enter}');
     await screen.findByText(/1 reading is kept in this browser only/u);
-    await waitFor(() => expect(outbox.all(4)).toEqual([]), { timeout: 5000 });
+    await waitFor(() => expect(outbox.all(4)).toEqual([]));
     expect(sent()).toHaveLength(2);
     expect(screen.queryByText(/kept in this browser only/u)).toBeNull();
   });
@@ -245,7 +245,7 @@ describe('readings on their way', () => {
     const { user } = open();
     await user.type(cell(1, 'across R1'), '2.91{Enter}');
     await screen.findByText(/own store is full or blocked/u);
-    await waitFor(() => expect(screen.queryByText(/full or blocked/u)).toBeNull(), { timeout: 5000 });
+    await waitFor(() => expect(screen.queryByText(/full or blocked/u)).toBeNull());
     expect(sent().map(({ typed }) => typed)).toEqual(['2.91', '2.91']);
     full.mockRestore();
   });

@@ -7,13 +7,9 @@ jest.mock('@/workers/client', () => jest.requireActual('../../../tests/support/i
 
 const region = (name: string) => screen.getByRole('region', { name });
 const settled = (name: string) =>
-  waitFor(() => expect(region(name).getAttribute('aria-busy')).not.toBe('true'), { timeout: 15_000 });
+  waitFor(() => expect(region(name).getAttribute('aria-busy')).not.toBe('true'));
 const followed = (seconds: string) =>
-  within(region('Over time')).findAllByRole(
-    'img',
-    { name: new RegExp(`over ${seconds}`, 'u') },
-    { timeout: 15_000 },
-  );
+  within(region('Over time')).findAllByRole('img', { name: new RegExp(`over ${seconds}`, 'u') });
 const cells = (part: string) =>
   [...within(region('At rest')).getByRole('row', { name: new RegExp(`^${part} `, 'u') }).children].map(said);
 
@@ -94,16 +90,14 @@ describe('the harbour’s circuits', () => {
     const { user } = show(<CircuitPage />);
     await user.selectOptions(screen.getByLabelText('From the harbour'), 'boathouse lamp');
     await settled('One figure varied');
-    await waitFor(() => expect(within(region('One figure varied')).getByRole('img')).toBeTruthy(), {
-      timeout: 15_000,
-    });
+    await waitFor(() => expect(within(region('One figure varied')).getByRole('img')).toBeTruthy());
   });
 
   it('answer which timing values make a wanted time', async () => {
     show(<CircuitPage />);
     await waitFor(() => expect(screen.getByLabelText('Time it is to take')).toBeTruthy());
     const question = screen.getByLabelText('Time it is to take').closest('.question-row');
-    await waitFor(() => expect(said(question)).toMatch(/[\d.]+ (?:s|ms)/u), { timeout: 15_000 });
+    await waitFor(() => expect(said(question)).toMatch(/[\d.]+ (?:s|ms)/u));
   });
 });
 
@@ -134,7 +128,7 @@ describe('what a circuit does besides its figures', () => {
   it('how long a battery carries a blinker is told in hours', async () => {
     show(<CircuitPage />);
     const row = (await screen.findByLabelText('Battery')).closest<HTMLElement>('.question-row')!;
-    await waitFor(() => expect(said(row)).toMatch(/\d+ h until it is empty/u), { timeout: 30_000 });
+    await waitFor(() => expect(said(row)).toMatch(/\d+ h until it is empty/u));
     expect(within(row).queryByRole('progressbar')).toBeNull();
   }, 60_000);
 });

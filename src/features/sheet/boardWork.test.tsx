@@ -36,7 +36,7 @@ describe('the plan', () => {
     const field = screen.getByLabelText('R1 leg: hole', { selector: '[title="c3"]' });
     await user.clear(field);
     await user.type(field, 'b3{Enter}');
-    await waitFor(() => expect(keep).toHaveBeenCalled(), { timeout: 10_000 });
+    await waitFor(() => expect(keep).toHaveBeenCalled());
     const placed = saidPlan().placements.find(({ part }) => part === 'R1')!;
     expect(placed).toMatchObject({ legs: { a: 'b3', b: 'c8' }, fixed: true });
     expect(verdict()).toContain('Right.');
@@ -108,7 +108,7 @@ describe('the plan', () => {
     const { user } = openLesson(SINGLE, 'plan');
     act(() => piece(/^The resistor R1:/u).focus());
     await user.keyboard('{ArrowLeft}');
-    await waitFor(() => expect(keep).toHaveBeenCalled(), { timeout: 10_000 });
+    await waitFor(() => expect(keep).toHaveBeenCalled());
     await user.click(screen.getByRole('button', { name: 'Lay it out again' }));
     await waitFor(() => piece(/^The resistor R1: leg in c3, leg in c8/u));
   });
@@ -130,9 +130,7 @@ describe('the dry run', () => {
   it('holds its answer back until one is ventured, then says who was right', async () => {
     const { user } = openLesson(SINGLE, 'try');
     const list = await screen.findByLabelText('What goes wrong');
-    await waitFor(() => expect(within(list).getAllByRole('option').length).toBeGreaterThan(20), {
-      timeout: 5000,
-    });
+    await waitFor(() => expect(within(list).getAllByRole('option').length).toBeGreaterThan(20));
     await user.selectOptions(list, within(list).getByRole('option', { name: /^D1 the wrong way round/u }));
     expect(screen.queryByText('the meter would read')).toBeNull();
     await user.type(screen.getByLabelText(/if you dare/u), '2');
@@ -143,7 +141,7 @@ describe('the dry run', () => {
 
   it('walks down to the floor and stops above what would be too much', async () => {
     const { user } = openLesson(SINGLE, 'try');
-    const walk = await screen.findByRole('group', { name: 'Walk down' }, { timeout: 5000 });
+    const walk = await screen.findByRole('group', { name: 'Walk down' });
     const down = within(walk).getByRole('button', { name: 'one value down' });
     while (!(down as HTMLButtonElement).disabled) await user.click(down);
     const words = said(within(walk).getByRole('status'));

@@ -74,7 +74,7 @@ describe('saving', () => {
     const { user } = openLesson();
     await retype(user, 'Title of the lesson', 'Pier light');
     const newest = () => keep.mock.calls[keep.mock.calls.length - 1]![2].title;
-    await waitFor(() => expect(newest()).toBe('Pier light'), { timeout: 10_000 });
+    await waitFor(() => expect(newest()).toBe('Pier light'));
     expect(keep.mock.calls[0]!.slice(0, 2)).toEqual([7, 1]);
     await waitFor(() => expect(screen.getByText(/^saved/u)).toBeTruthy());
     expect(draftsHere()).toEqual([]);
@@ -84,7 +84,7 @@ describe('saving', () => {
     keep.mockRejectedValue(new Error('gone'));
     const { user } = openLesson();
     await retype(user, 'Title of the lesson', 'Pier light');
-    await screen.findByText(/the program does not answer/u, undefined, { timeout: 10_000 });
+    await screen.findByText(/the program does not answer/u);
     expect(draftsHere().map((draft) => draft.content.title)).toEqual(['Pier light']);
     keep.mockImplementation(async () => kept(2));
     await user.click(screen.getByRole('button', { name: 'Save again' }));
@@ -94,11 +94,11 @@ describe('saving', () => {
   it('is done where what was typed is undone and done again before it was sent', async () => {
     const { user } = openLesson();
     await retype(user, 'Title of the lesson', 'Pier light');
-    await waitFor(() => expect(screen.getByText(/^saved/u)).toBeTruthy(), { timeout: 10_000 });
+    await waitFor(() => expect(screen.getByText(/^saved/u)).toBeTruthy());
     const calls = keep.mock.calls.length;
     await user.click(screen.getByRole('button', { name: 'Undo' }));
     await user.click(screen.getByRole('button', { name: 'Redo' }));
-    await waitFor(() => expect(screen.getByText(/^saved/u)).toBeTruthy(), { timeout: 10_000 });
+    await waitFor(() => expect(screen.getByText(/^saved/u)).toBeTruthy());
     await screen.findByDisplayValue('Pier light');
     expect(keep.mock.calls.length - calls).toBeLessThanOrEqual(2);
     expect(draftsHere()).toEqual([]);
@@ -110,11 +110,11 @@ describe('saving', () => {
     const { user } = openLesson();
     const title = screen.getByLabelText('Title of the lesson');
     await user.type(title, 'A');
-    await waitFor(() => expect(arrive).toBeDefined(), { timeout: 10_000 });
+    await waitFor(() => expect(arrive).toBeDefined());
     await user.type(title, 'B');
     await act(async () => arrive!());
     expect(document.querySelector('.save-state')!.textContent).not.toMatch(/^saved/u);
-    await waitFor(() => expect(screen.getByText(/^saved/u)).toBeTruthy(), { timeout: 10_000 });
+    await waitFor(() => expect(screen.getByText(/^saved/u)).toBeTruthy());
     expect(keep.mock.calls[keep.mock.calls.length - 1]![2].title).toMatch(/AB$/u);
   });
 
@@ -127,17 +127,14 @@ describe('saving', () => {
     });
     const { user } = openLesson();
     await retype(user, 'Title of the lesson', 'My lamp');
-    await screen.findByText(/Somebody saved this lesson/u, undefined, { timeout: 10_000 });
+    await screen.findByText(/Somebody saved this lesson/u);
     expect(said(screen.getByRole('row', { name: /^title/u }))).toBe('titleMy lampTheir lamp');
     await user.click(screen.getByRole('button', { name: 'Load theirs' }));
     await screen.findByDisplayValue('Their lamp');
     await user.click(screen.getByRole('button', { name: 'Undo' }));
     await screen.findByDisplayValue('My lamp');
-    await waitFor(
-      () => expect(keep).toHaveBeenLastCalledWith(7, 5, expect.objectContaining({ title: 'My lamp' })),
-      {
-        timeout: 10_000,
-      },
+    await waitFor(() =>
+      expect(keep).toHaveBeenLastCalledWith(7, 5, expect.objectContaining({ title: 'My lamp' })),
     );
   });
 
@@ -148,9 +145,8 @@ describe('saving', () => {
     await screen.findByDisplayValue('From before');
     expect(screen.getByText(/had not been saved; they are put back/u)).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Add a thing' })).toBeTruthy();
-    await waitFor(
-      () => expect(keep).toHaveBeenLastCalledWith(7, 1, expect.objectContaining({ title: 'From before' })),
-      { timeout: 10_000 },
+    await waitFor(() =>
+      expect(keep).toHaveBeenLastCalledWith(7, 1, expect.objectContaining({ title: 'From before' })),
     );
     await waitFor(() => expect(draftsHere()).toEqual([]));
   });

@@ -16,6 +16,7 @@ export interface SheetState {
 }
 
 const REST_AFTER_MS = 500;
+const FIRST_DRAWS = 600;
 
 /**
  * Keeps a sheet solved while its wishes change: a few thousand draws while typing, more at rest, both in workers.
@@ -55,7 +56,11 @@ export function useSheet(
     if (JSON.stringify(asked.current) === key) return;
     asked.current = now;
     solvers.current?.careful.cancel();
-    solvers.current?.quick.ask(now);
+    // The very first look is made of few draws, so that something stands soon.
+    const draws = newest.current
+      ? now.draws
+      : { ...now.draws, samples: Math.min(now.draws.samples, FIRST_DRAWS) };
+    solvers.current?.quick.ask({ ...now, draws });
     const timer = setTimeout(() => {
       const careful = { ...now, draws: { ...now.draws, samples: restDraws, ends: 'both' as const } };
       solvers.current?.careful.ask(careful);

@@ -49,7 +49,7 @@ export default async function LessonPage({ params }: Props) {
   const students = present.find((g) => g.id === next?.groupId)?.students ?? present[0]?.students;
   const surroundings = await sheetSurroundings(students);
   const first = await keptSheet(carefulRequest(held, surroundings));
-  if (!first) prepareSoon(held.id, 0);
+  if (!first) prepareSoon(held.id);
   const inCourse = heads.filter((l) => l.course === held.course && l.archivedAt === null);
   const at = inCourse.findIndex((l) => l.id === held.id) + 1;
   return (

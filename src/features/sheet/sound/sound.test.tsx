@@ -27,10 +27,9 @@ beforeAll(() => {
 const RATE = 8000;
 
 /** Here the work is done in the same process, and takes its time. */
-const SLOW = { timeout: 40_000 };
 /** Waits until the screen says something. */
-const says = (text: RegExp) => waitFor(() => expect(said(document.body)).toMatch(text), SLOW);
-const ruled = () => screen.findByRole('slider', { name: 'Instant of the piece' }, SLOW);
+const says = (text: RegExp) => waitFor(() => expect(said(document.body)).toMatch(text));
+const ruled = () => screen.findByRole('slider', { name: 'Instant of the piece' });
 
 /** A file of a deep tone, then silence, then a middle one: half a second each. */
 function sound(name = 'mole.wav', cut = Infinity): File {
@@ -52,7 +51,7 @@ const words = () => said(document.querySelector('.instant-words'));
 
 it('shows which tone lights what, with every channel named', async () => {
   show(<SoundStage sheet={sheet} title="storm lights" />);
-  const chart = await screen.findByRole('img', { name: /Current of the lamps from 20.Hz to 16.kHz/u }, SLOW);
+  const chart = await screen.findByRole('img', { name: /Current of the lamps from 20.Hz to 16.kHz/u });
   for (const name of ['low, D1 and D2', 'middle, D3 and D4', 'high, D5 and D6'])
     expect(said(chart)).toContain(name);
   expect(said(chart)).toContain('83 Hz');
@@ -65,9 +64,8 @@ it('plays a sound of one’s own to the lamps, and says what is lit under the ru
   await says(/mole\.wav: 8 kHz, 16 bits, one channel, 1\.50 s/u);
   await user.click(screen.getByRole('button', { name: 'Play it to the lamps' }));
   const ruler = await ruled();
-  await waitFor(
-    () => expect(screen.getByRole('button', { name: 'Save as CSV' })).toHaveProperty('disabled', false),
-    SLOW,
+  await waitFor(() =>
+    expect(screen.getByRole('button', { name: 'Save as CSV' })).toHaveProperty('disabled', false),
   );
   expect(ruler.getAttribute('aria-valuemax')).toBe('1.5');
   ruler.focus();
@@ -92,7 +90,7 @@ it('drops the picture when it is played at another loudness', async () => {
   const ruler = await ruled();
   ruler.focus();
   await user.keyboard('{ArrowRight>8/}');
-  await waitFor(() => expect(words()).toContain('D1 and D2 dark'), SLOW);
+  await waitFor(() => expect(words()).toContain('D1 and D2 dark'));
 });
 
 it('says what is wrong with a file, and keeps the one that stood', async () => {
@@ -117,7 +115,7 @@ it('follows half a minute of a long one, from where one says', async () => {
   await waitFor(() => expect(document.querySelector('.note.refusal')).toBeNull());
   await user.click(screen.getByRole('button', { name: 'Play it to the lamps' }));
   const ruler = await ruled();
-  await waitFor(() => expect(ruler.getAttribute('aria-valuemax')).toBe('5'), SLOW);
+  await waitFor(() => expect(ruler.getAttribute('aria-valuemax')).toBe('5'));
 });
 
 it('says so when the work breaks', async () => {
