@@ -148,7 +148,7 @@ async function sessions(
           taken_by: 'HB',
           taken_at: `${day}T17:20:00.000Z`,
           entry_key: `${id} ${student} ${i}`,
-          counts: 1,
+          counts: i + kind.bench.length < size.points ? 0 : 1,
           verdict: verdict?.verdict ?? 'none',
           uncertainty: verdict?.uncertainty ?? null,
           meter_range: verdict?.range ?? null,

@@ -1,7 +1,7 @@
 import { benchBands } from './bands';
 import { benchDay } from './day';
 import { benchDictionary } from './dictionary';
-import { benchHouse } from './house';
+import { benchGrown, benchHouse } from './house';
 import { benchLayout } from './layout';
 import type { Line } from './measure';
 import { benchRun } from './run';
@@ -17,6 +17,7 @@ const PARTS: Readonly<Record<string, () => Line[] | Promise<Line[]>>> = {
   day: benchDay,
   dictionary: benchDictionary,
   house: benchHouse,
+  grown: benchGrown,
 };
 
 /**

@@ -14,7 +14,12 @@ export function workerOf(folder) {
 
 /** What a program that runs from such a build is told. */
 export function settingsOf(folder) {
-  return { MIVVET_BUILD: folder, MIVVET_WORKER: workerOf(folder), NEXT_TELEMETRY_DISABLED: '1' };
+  return {
+    MIVVET_BUILD: folder,
+    MIVVET_WORKER: workerOf(folder),
+    NEXT_TELEMETRY_DISABLED: '1',
+    MALLOC_ARENA_MAX: '2',
+  };
 }
 
 export async function buildHouse(folder) {

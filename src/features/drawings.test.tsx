@@ -3,6 +3,7 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import type { ReactElement } from 'react';
 import { patternSheet, ROUGH, sheetWith } from '../../tests/support/sheets';
 import {
+  diagramOf,
   bandsFor,
   boardHoles,
   BOARDS,
@@ -161,6 +162,7 @@ describe('the circuit diagram', () => {
         sorts={of.sorts}
         resistors="box"
         figures={of.built.seen!.parts}
+        layout={diagramOf(of.circuit)}
         {...more}
       />,
     );

@@ -1,6 +1,7 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { patternSheet, sheetWith } from '../../tests/support/sheets';
 import {
+  diagramOf,
   DEFAULT_STYLE,
   formatOhms,
   formatQuantity,
@@ -30,7 +31,15 @@ describe('the students’ sheet', () => {
   const words = { title: 'Quay', aim: 'Light it.', story: '', homework: '' };
   const sheet = patternSheet('strings');
   const printed = (level: Level, more: object = {}) =>
-    text(<StudentSheet words={{ ...words, level, ...more }} sheet={sheet} style={DEFAULT_STYLE} own={{}} />);
+    text(
+      <StudentSheet
+        words={{ ...words, level, ...more }}
+        sheet={sheet}
+        style={DEFAULT_STYLE}
+        own={{}}
+        diagram={diagramOf(sheet.circuit)}
+      />,
+    );
 
   it.each(LEVELS)('at “%s” lists every part, and a place to write for every checkpoint', (level) => {
     const page = printed(level);

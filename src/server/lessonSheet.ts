@@ -1,4 +1,13 @@
-import { choiceSchema, counted, stockKey, type Outcome, type Sheet, type SheetRequest } from '@/core';
+import {
+  choiceSchema,
+  counted,
+  stockKey,
+  type Circuit,
+  type Diagram,
+  type Outcome,
+  type Sheet,
+  type SheetRequest,
+} from '@/core';
 import type { LessonContent, LessonHead } from './repositories/lessons';
 import { sessionLines } from './repositories/sessions';
 import { groups } from './repositories/groups';
@@ -134,6 +143,14 @@ function parsed(json: string): unknown {
 /** What a lesson is built of with this house's parts, and the lamps in it. */
 export async function partsOf(choice: LessonContent['choice']): Promise<ReturnType<Tasks['parts']>> {
   return inThread('parts', { ...(await sheetSurroundings()), choice });
+}
+
+/** Where the symbols of a circuit stand; nothing where it cannot be drawn. */
+export async function diagramOf(circuit: Circuit): Promise<Diagram | undefined> {
+  const { diagram } = await keptOr('diagram', keyFor('diagram', [circuit]), async () => ({
+    diagram: await inThread('diagram', circuit),
+  }));
+  return diagram;
 }
 
 /** The diagram that each pattern makes by itself: the same in every house, and drawn once. */

@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import type { Answer } from '@/server/failures';
+import { heard } from './heard';
 
 /** Runs an action, keeps its sentence when it is refused, and brings the page up to date when it is not. */
 export function useAnswer() {
@@ -11,8 +12,7 @@ export function useAnswer() {
   const [pending, start] = useTransition();
   const run = <T>(action: () => Promise<Answer<T>>, then?: (value: T) => void) =>
     start(async () => {
-      const answer = await action().catch(() => undefined);
-      if (!answer) return setProblem('The program does not answer. Nothing was changed; try again.');
+      const answer = await heard(action());
       if (!answer.ok) return setProblem(answer.message);
       setProblem('');
       then?.(answer.value);

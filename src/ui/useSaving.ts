@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
+import { heard } from './heard';
 import type { Answer, Theirs } from '@/server/failures';
 
 interface Saving<Value> {
@@ -36,8 +37,8 @@ export function useSaving<Value>({ version, send, onSaved, onTheirs }: Way<Value
   const [pending, start] = useTransition();
   const put = (at: number, value: Value) =>
     start(async () => {
-      const answer = await send(at, value).catch(() => undefined);
-      if (answer?.ok) {
+      const answer = await heard(send(at, value));
+      if (answer.ok) {
         setKnown(answer.value);
         setProblem('');
         setClash(undefined);
@@ -45,10 +46,8 @@ export function useSaving<Value>({ version, send, onSaved, onTheirs }: Way<Value
         router.refresh();
         return;
       }
-      setProblem(
-        answer?.message ?? 'Not saved: the program does not answer. What you typed stays here; try again.',
-      );
-      setClash(answer?.theirs && { mine: value, theirs: answer.theirs });
+      setProblem(answer.message);
+      setClash(answer.theirs && { mine: value, theirs: answer.theirs });
     });
   return {
     problem,

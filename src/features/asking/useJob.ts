@@ -3,14 +3,10 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Answer } from '@/server/failures';
 import type { JobState } from '@/server/work/jobs';
+import { heard, SILENT } from '@/ui/heard';
 import { stopWork } from './actions';
 
 const LOOK_EVERY_MS = 300;
-const SILENT: Answer<never, never> = {
-  ok: false,
-  message: 'The program does not answer. Nothing was changed; try again when it is back.',
-};
-
 export interface RunningJob<T> {
   /** Share that is done while the work runs; undefined when none does. */
   readonly share: number | undefined;
@@ -32,7 +28,7 @@ export function useJob<T>(): RunningJob<T> {
   }, []);
   const run = async (begin: () => Promise<Answer<string>>, then: (answer: Answer<T>) => void) => {
     setShare(0);
-    const begun = await begin().catch(() => SILENT);
+    const begun = await heard(begin());
     const answer = begun.ok ? await followed<T>((id.current = begun.value), setShare, gone) : begun;
     if (gone.current) return;
     setShare(undefined);

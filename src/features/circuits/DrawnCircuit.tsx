@@ -1,29 +1,16 @@
-import { useMemo, useRef } from 'react';
+import { useRef } from 'react';
 import Button from 'react-bootstrap/Button';
-import type { Remote } from 'comlink';
-import type { Circuit, Diagram } from '@/core';
-import { useAsked } from '@/features/asking/useAsked';
-import { DiagramDrawing, UNDRAWN, wiringOf } from '@/features/plan/CircuitDiagram';
+import type { Circuit } from '@/core';
+import { DiagramDrawing, UNDRAWN } from '@/features/plan/CircuitDiagram';
 import { saveSvg } from '@/features/plan/saveSvg';
+import { useDiagram } from '@/features/plan/useDiagram';
 import { slug } from '@/ui/download';
 import { Note } from '@/ui/Note';
-import type { CoreApi } from '@/workers/coreApi';
-
-interface Answer {
-  readonly diagram: Diagram | undefined;
-}
-
-/** A layout hangs on which legs are joined alone: it is asked for anew only when that changes. */
-const ask = async (core: Remote<CoreApi>, wiring: string): Promise<Answer> => ({
-  diagram: await core.diagram(JSON.parse(wiring) as Circuit),
-});
 
 /** The circuit in the field's symbols, laid out beside what else is worked out. */
 export function DrawnCircuit({ circuit }: { circuit: Circuit }) {
-  const wiring = useMemo(() => wiringOf(circuit), [circuit]);
-  const { reply, of, failure } = useAsked('careful', wiring, ask);
+  const { drawn: ready, failure } = useDiagram(circuit);
   const box = useRef<HTMLDivElement>(null);
-  const ready = of === wiring ? reply : undefined;
   return (
     <section className="ruled" aria-label="Circuit diagram" aria-busy={!ready && !failure}>
       <div className="ruled-head">

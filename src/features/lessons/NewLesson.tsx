@@ -6,6 +6,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { PATTERN_IDS, type PatternId } from '@/core';
 import { PATTERN_WORDS } from '@/messages/patterns';
+import { heard } from '@/ui/heard';
 import { Note } from '@/ui/Note';
 import { importLesson, startLesson, type Imported } from './actions';
 import { PatternSign } from './PatternSign';
@@ -22,7 +23,7 @@ export function NewLesson({ signs }: { signs: PatternSigns }) {
   const file = useRef<HTMLInputElement>(null);
   const begin = () =>
     start(async () => {
-      const answer = await startLesson(pattern, title);
+      const answer = await heard(startLesson(pattern, title));
       if (answer.ok) router.push(`/lessons/${answer.value}`);
       else setProblem(answer.message);
     });
@@ -36,7 +37,7 @@ export function NewLesson({ signs }: { signs: PatternSigns }) {
               ok: false as const,
               message: `“${chosen.name}” holds more than 1 MiB; a lesson file is far smaller. Nothing was imported.`,
             }
-          : await importLesson(await chosen.text());
+          : await heard(importLesson(await chosen.text()));
       if (file.current) file.current.value = '';
       if (!answer.ok) return setProblem(answer.message);
       setProblem('');

@@ -1,13 +1,4 @@
-import { useMemo } from 'react';
-import {
-  diagramOf,
-  formatOhms,
-  formatQuantity,
-  type Circuit,
-  type Diagram,
-  type LampSorts,
-  type Part,
-} from '@/core';
+import { formatOhms, formatQuantity, type Circuit, type Diagram, type LampSorts, type Part } from '@/core';
 import { lampName, pinName } from '@/messages/names';
 import { ChipSymbol } from './ChipSymbol';
 import { SymbolDrawing, type ResistorSymbol } from './symbols';
@@ -25,13 +16,9 @@ interface Props {
   readonly figures?: Readonly<Record<string, { readonly volts: number; readonly amps: number }>> | undefined;
 }
 
-/** The circuit in the field's symbols, as series and parallel lie, with values and, on wish, solved figures. */
-export function CircuitDiagram(props: Props) {
-  const { circuit } = props;
-  const wiring = useMemo(() => wiringOf(circuit), [circuit]);
-  const layout = useMemo(() => diagramOf(JSON.parse(wiring) as Circuit), [wiring]);
-  if (!layout) return <p className="soft">{UNDRAWN}</p>;
-  return <DiagramDrawing {...props} layout={layout} />;
+/** The circuit in the field's symbols where it has been laid out, with values and, on wish, solved figures. */
+export function CircuitDiagram({ layout, ...props }: Props & { readonly layout: Diagram | undefined }) {
+  return layout ? <DiagramDrawing {...props} layout={layout} /> : <p className="soft">{UNDRAWN}</p>;
 }
 
 export const UNDRAWN =

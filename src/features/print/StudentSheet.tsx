@@ -1,5 +1,5 @@
 import { QRCodeSVG } from 'qrcode.react';
-import { bandsFor, formatQuantity, type HouseStyle, type Level, type Sheet } from '@/core';
+import { bandsFor, formatQuantity, type Diagram, type HouseStyle, type Level, type Sheet } from '@/core';
 import { Meanings } from '@/features/glossary/Meanings';
 import { BoardDrawing } from '@/features/plan/BoardDrawing';
 import { CircuitDiagram } from '@/features/plan/CircuitDiagram';
@@ -31,10 +31,12 @@ interface Props {
   readonly sheet: Sheet;
   readonly style: HouseStyle;
   readonly own: OwnWords;
+  /** The circuit as it has been laid out; it stands on sheets with the full working. */
+  readonly diagram: Diagram | undefined;
 }
 
 /** What every student takes along: parts, predictions, the sum at their level, places to write, words, homework. */
-export function StudentSheet({ words, sheet, style, own }: Props) {
+export function StudentSheet({ words, sheet, style, own, diagram }: Props) {
   const { title, aim, story, level } = words;
   const talk = talkFor(sheet);
   return (
@@ -70,7 +72,12 @@ export function StudentSheet({ words, sheet, style, own }: Props) {
         <div>
           <BoardDrawing {...sheet} orientation={sheet.build.held} title={`Plan of ${title}`} />
           {level === 'full working' && (
-            <CircuitDiagram circuit={sheet.circuit} sorts={sheet.sorts} resistors={style.symbol} />
+            <CircuitDiagram
+              circuit={sheet.circuit}
+              sorts={sheet.sorts}
+              resistors={style.symbol}
+              layout={diagram}
+            />
           )}
           <figure className="sheet-code">
             <QRCodeSVG value={inShort(title, sheet)} size={144} marginSize={2} title="The lesson as text" />

@@ -64,7 +64,11 @@ describe('the students’ sheet', () => {
   it('has its cautions before its aim', () => {
     const sheet = patternSheet('single');
     const words = { title: 'Pier', aim: 'Light one lamp.', story: '', homework: '', level: 'card' as const };
-    const page = plain(markupOf(<StudentSheet words={words} sheet={sheet} style={DEFAULT_STYLE} own={{}} />));
+    const page = plain(
+      markupOf(
+        <StudentSheet words={words} sheet={sheet} style={DEFAULT_STYLE} own={{}} diagram={undefined} />,
+      ),
+    );
     const caution = page.indexOf(CAUTION_WORDS[sheet.cautions[0]!.code].slice(0, 30));
     expect(caution).toBeGreaterThan(0);
     expect(caution).toBeLessThan(page.indexOf('Light one lamp.'));

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { clockTime } from '@/ui/dates';
+import { heard } from '@/ui/heard';
 import { Note } from '@/ui/Note';
 import { Both } from '@/ui/Overtaken';
 import { contentShown } from './contentShown';
@@ -25,7 +26,7 @@ export function SheetHead({ draft, id, place, archived }: Props) {
   const [problem, setProblem] = useState('');
   const { content } = draft;
   const putAway = async () => {
-    const answer = await putAwayLesson(id, !archived);
+    const answer = await heard(putAwayLesson(id, !archived));
     if (answer.ok) router.push(archived ? `/lessons/${id}` : '/lessons');
     else setProblem(answer.message);
   };

@@ -17,6 +17,7 @@ import {
   newPartSchema,
   type NewPartFields,
 } from './newPart';
+import { heard } from '@/ui/heard';
 
 /** A part that the store does not hold yet. */
 export function AddStock() {
@@ -30,7 +31,7 @@ export function AddStock() {
   const kind = useWatch({ control, name: 'kind' });
   const add = handleSubmit(
     async ({ spec, values }) => {
-      const answer = await newStock(spec, values);
+      const answer = await heard(newStock(spec, values));
       if (!answer.ok) return setRefusal(answer.message);
       setRefusal('');
       reset();

@@ -17,6 +17,7 @@ import { money } from '@/messages/money';
 import { stockName } from '@/messages/names';
 import type { StockRow } from '@/server/repositories/stock';
 import { SortHead } from '@/ui/SortHead';
+import { heard } from '@/ui/heard';
 import { Overtaken, type Shown } from '@/ui/Overtaken';
 import { useSaving } from '@/ui/useSaving';
 import { changeStock, takeOutStock, type StockFormValues } from './actions';
@@ -124,7 +125,7 @@ function EditRow({ row, onDone }: { row: StockRow; onDone: () => void }) {
   const [sure, setSure] = useState(false);
   const takeOut = async () => {
     if (!sure) return setSure(true);
-    const answer = await takeOutStock(row.id, row.version);
+    const answer = await heard(takeOutStock(row.id, row.version));
     if (!answer.ok) return setProblem(answer.message);
     router.refresh();
     onDone();

@@ -1,14 +1,6 @@
-import type { Band, Checkpoint, SessionExpectation } from '@/core';
+import type { Band, SessionExpectation } from '@/core';
 
 /** A checkpoint of a session, beside it, so that a reading is shown without unfolding all it is judged by. */
-export interface SessionPoint {
-  readonly id: string;
-  readonly unit: Band['unit'];
-  readonly low: number;
-  readonly high: number;
-  readonly checkpoint: Checkpoint;
-}
-
 interface Stored {
   readonly session_id: number;
   readonly point: string;
@@ -27,8 +19,4 @@ export function pointRows(sessionId: number, { expected }: SessionExpectation): 
     high,
     checkpoint: JSON.stringify(point),
   }));
-}
-
-export function pointFrom({ point, unit, low, high, checkpoint }: Omit<Stored, 'session_id'>): SessionPoint {
-  return { id: point, unit, low, high, checkpoint: JSON.parse(checkpoint) as Checkpoint };
 }

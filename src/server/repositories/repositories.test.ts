@@ -7,8 +7,22 @@ import { database, write } from '../db/connection';
 import { done, guardedWork as guarded } from '../failures';
 import { workOutFor } from '../givenLesson';
 import { addBattery, archiveBattery, batteries } from './batteries';
-import { addGroup, addStudents, archiveStudent, group, groups, saveGroup, saveStudent } from './groups';
+import {
+  addGroup,
+  addStudents,
+  archiveStudent,
+  eraseStudent,
+  group,
+  groups,
+  saveGroup,
+  saveStudent,
+} from './groups';
 import { addLesson, archiveLesson, lesson, lessonHeads, saveLesson, type LessonContent } from './lessons';
+import { logbook } from '../logbook';
+import { judgeSession } from '../judging';
+import { heldOfStudent } from '../heldOfStudent';
+import { sheetSurroundings, workOutLines } from '../lessonSheet';
+import { benchesWaiting, judgementsOf, keepJudgement, toBeJudged } from './judgements';
 import { addReading, currentReadings, readings, type NewReading } from './readings';
 import { addSession, moveSession, session, sessions, tickPacked } from './sessions';
 import { houseStyle, meter, saveSetting } from './settings';
@@ -121,7 +135,20 @@ describe('lessons', () => {
     expect((await lesson(id)).title).toBe('Hers');
   });
 
+  it('of which one cannot be read take down no list', async () => {
+    const id = await addLesson(content('Torn'), 'harbour', NOW);
+    await (await database())('lessons').where({ id }).update({ choice: '{"pattern":"single","par' });
+    const heads = await lessonHeads();
+    expect(heads.find((head) => head.id === id)).toMatchObject({ title: 'Torn', pattern: 'single' });
+    const lines = await workOutLines(heads, await sheetSurroundings());
+    expect(lines.get(id)).toContain('cannot read');
+    expect(lines.size).toBe(heads.length);
+    expect(await refusal(lesson(id))).toMatch(/^“Torn” is kept in a form that this program cannot read/u);
+    await (await database())('lessons').where({ id }).delete();
+  });
+
   it('say when they are not there', async () => {
+    expect(await refusal(archiveLesson(4711, NOW))).toBe('This lesson is not there any more.');
     expect(await refusal(lesson(4711))).toBe('This lesson is not there any more.');
     expect(await refusal(saveLesson(4711, 1, content('x'), NOW))).toMatch(/not there/u);
   });
@@ -272,5 +299,62 @@ describe('sessions and readings', () => {
     expect(all.map((r) => r.typed)).toEqual(['2.50', '2.90']);
     expect(currentReadings(all).get(`${studentId} R1`)).toMatchObject({ value: 2.9, kind: 'retest' });
     expect((await readings()).length).toBeGreaterThanOrEqual(2);
+  });
+
+  it('from before benches were judged once are kept, and judged then', async () => {
+    const { id, studentId, expectation } = await setUp();
+    const usual = expectation.expected.points.find((point) => point.id === 'R1')!.typical;
+    const reading = (value: number, key: string): NewReading => ({
+      sessionId: id,
+      studentId,
+      point: 'R1',
+      kind: 'first',
+      value,
+      step: 0.01,
+      typed: value.toFixed(2),
+      meter: 'class meter',
+      takenBy: '',
+      takenAt: NOW,
+      entryKey: `${id}-${key}`,
+    });
+    await addReading(reading(usual / 2, 'a'));
+    await addReading(reading(usual, 'b'));
+    const db = await database();
+    await db.migrate.down({ migrationSource, name: '004_house' });
+    await db.migrate.latest({ migrationSource });
+    expect(await benchesWaiting(id)).toEqual([{ sessionId: id, studentId }]);
+    await judgeSession(id);
+    expect(await benchesWaiting(id)).toEqual([]);
+    const [bench] = await judgementsOf(id);
+    expect(bench!.judged.state).toBe('right');
+    const log = (await logbook({ most: 100 })).filter((row) => row.sessionId === id);
+    expect(log.map(({ verdict, superseded }) => [verdict, superseded])).toEqual([
+      ['right', false],
+      ['off', true],
+    ]);
+    expect(log[0]).toMatchObject({ where: 'across R1', unit: 'V' });
+  });
+
+  it('that come in while a bench is judged have it judged once more', async () => {
+    const { id, studentId } = await setUp();
+    const nothing = { judged: { verdicts: {}, state: 'none' }, cause: '', next: '' } as const;
+    await write((trx) => toBeJudged(trx, id, studentId));
+    await keepJudgement({ sessionId: id, studentId, ...nothing }, 4711, []);
+    expect(await benchesWaiting(id)).toHaveLength(1);
+    await keepJudgement({ sessionId: id, studentId, ...nothing }, 0, []);
+    expect(await benchesWaiting(id)).toEqual([]);
+  });
+
+  it('of an erased student stay, without the name', async () => {
+    const { id, studentId } = await setUp();
+    await eraseStudent(studentId, NOW);
+    const held = await heldOfStudent(studentId);
+    expect(JSON.stringify(held)).not.toContain('Gorse');
+    expect(held).toMatchObject({ bench: 1, group: 'Plover', nickname: '–' });
+    expect(await refusal(archiveStudent(studentId, null))).toMatch(/was erased/u);
+    expect((await session(id)).groupName).toBe('Plover');
+    expect(JSON.stringify(await (await database())('students').where({ id: studentId }))).not.toMatch(
+      /gorse/iu,
+    );
   });
 });

@@ -15,7 +15,9 @@ interface Way {
 
 const held = globalThis as { mivvetPool?: Piscina | undefined };
 /** Threads that have had nothing to do for so long are given back. */
-const IDLE_MS = 20_000;
+const IDLE_MS = 10_000;
+/** Solving makes little that lives long: a small nursery does, and a thread stays small by it. */
+const YOUNG_MB = 24;
 
 const MOST_THREADS = Math.max(1, Math.min(4, os.availableParallelism()));
 
@@ -43,9 +45,10 @@ export async function inThread<K extends TaskName>(
   }
   held.mivvetPool ??= new Piscina({
     filename: worker,
-    minThreads: 1,
+    minThreads: 0,
     maxThreads: MOST_THREADS,
     idleTimeout: IDLE_MS,
+    resourceLimits: { maxYoungGenerationSizeMb: YOUNG_MB },
   });
   const { tell, signal } = way;
   const asked = signal ? { signal } : {};

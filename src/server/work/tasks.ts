@@ -1,11 +1,14 @@
 import {
   builtOf,
+  diagramOf,
   judgeBench,
   judgeReading,
   makeSheet,
   sessionExpectation,
   sessionSignatures,
   workOut,
+  type Circuit,
+  type Diagram,
   type FaultSignatures,
   type JudgedBench,
   type LampType,
@@ -83,6 +86,9 @@ export const tasks = {
   /** A verified copy of a database in use. */
   backup({ from, to }: { readonly from: string; readonly to: string }): Promise<Copied> {
     return copyDatabase(from, to);
+  },
+  diagram(circuit: Circuit): Diagram | undefined {
+    return diagramOf(circuit);
   },
   signs(_nothing: undefined): PatternSigns {
     return patternSigns();

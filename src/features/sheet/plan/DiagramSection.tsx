@@ -6,6 +6,7 @@ import ModalBody from 'react-bootstrap/ModalBody';
 import ModalHeader from 'react-bootstrap/ModalHeader';
 import { partOf, voltsAcross, type HouseStyle, type Sheet } from '@/core';
 import { CircuitDiagram } from '@/features/plan/CircuitDiagram';
+import { useDiagram } from '@/features/plan/useDiagram';
 import { saveSvg } from '@/features/plan/saveSvg';
 import { slug } from '@/ui/download';
 
@@ -27,13 +28,17 @@ export function DiagramSection({ sheet, style, title }: { sheet: Sheet; style: H
   const [figures, setFigures] = useState(true);
   const [large, setLarge] = useState(false);
   const moves = sheet.built.seen?.kind === 'moving';
-  const diagram = (
+  const { drawn, failure } = useDiagram(sheet.circuit);
+  const diagram = drawn ? (
     <CircuitDiagram
       circuit={sheet.circuit}
       sorts={sheet.sorts}
       resistors={style.symbol}
       figures={figures ? figuresOf(sheet) : undefined}
+      layout={drawn.diagram}
     />
+  ) : (
+    <p className="soft pt-2">{failure || 'Being drawn…'}</p>
   );
   const box = useRef<HTMLDivElement>(null);
   const save = () => saveSvg(box.current?.querySelector('svg'), `${slug(title)}-circuit`);

@@ -41,6 +41,7 @@ async function up(db: Knex): Promise<void> {
     table.double('meter_range');
     table.index(['session_id', 'id'], 'readings_session');
   });
+  await db.raw("CREATE INDEX readings_off ON readings (session_id, id) WHERE verdict IN ('off', 'close')");
   await db.raw(`UPDATE readings SET counts = 0 WHERE id NOT IN
     (SELECT max(id) FROM readings GROUP BY session_id, student_id, point)`);
   await db.raw(`INSERT INTO judgements (session_id, student_id)
@@ -99,6 +100,7 @@ async function down(db: Knex): Promise<void> {
     'CREATE UNIQUE INDEX students_nickname ON students (group_id, lower(nickname)) WHERE archived_at IS NULL',
   );
   await db.raw('DROP INDEX readings_session');
+  await db.raw('DROP INDEX readings_off');
   for (const column of ['counts', 'verdict', 'uncertainty', 'meter_range'])
     await db.raw(`ALTER TABLE readings DROP COLUMN ${column}`);
   for (const column of ['name_key', 'version']) await db.raw(`ALTER TABLE students DROP COLUMN ${column}`);

@@ -3,7 +3,7 @@ import { PrintedChecks } from '@/features/print/PrintedChecks';
 import { StudentSheet } from '@/features/print/StudentSheet';
 import { sentences } from '@/messages/findings';
 import { admit } from '@/server/access/admit';
-import { carefulRequest, sheetOf, sheetSurroundings } from '@/server/lessonSheet';
+import { carefulRequest, diagramOf, sheetOf, sheetSurroundings } from '@/server/lessonSheet';
 import { orMissing } from '@/server/orMissing';
 import { pageId } from '@/server/pageId';
 import { groups } from '@/server/repositories/groups';
@@ -57,7 +57,13 @@ export default async function PrintPage({ params, searchParams }: Asked) {
       );
     case 'sheet':
       return (
-        <StudentSheet words={held} sheet={sheet.value} style={around.style} own={(await glossary()).value} />
+        <StudentSheet
+          words={held}
+          sheet={sheet.value}
+          style={around.style}
+          own={(await glossary()).value}
+          diagram={await diagramOf(sheet.value.circuit)}
+        />
       );
   }
 }
