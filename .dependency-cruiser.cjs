@@ -63,7 +63,7 @@ module.exports = {
     {
       name: 'only-server-touches-the-database',
       severity: 'error',
-      from: { pathNot: '^(src/(server|demo|house)|tests)/' },
+      from: { pathNot: '^(src/(server|demo|house)|tests|bench)/' },
       to: { path: ['^node_modules/(knex|libsql)/', '^src/server/db/'] },
     },
     {

@@ -3,7 +3,9 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { closeDatabase } from '@/server/db/connection';
-import { stopThreads } from '@/server/work/pool';
+import { LESSONS } from '@/demo/lessons';
+import { carefulRequest, sheetSurroundings } from '@/server/lessonSheet';
+import { inThread, stopThreads, threads } from '@/server/work/pool';
 import { fillHouse, type HouseSize } from './generatedHouse';
 import type { Line } from './measure';
 
@@ -51,6 +53,7 @@ async function measured(name: string, size: HouseSize, whole: boolean): Promise<
   process.env['MIVVET_DEMO'] = '1';
   process.env['MIVVET_WORKER'] ??= path.resolve(BUILD, 'house', 'worker.mjs');
   await fillHouse(size);
+  const shared = whole ? await dictionaries() : [];
   await stopThreads();
   await closeDatabase();
   const server = spawn(
@@ -63,7 +66,12 @@ async function measured(name: string, size: HouseSize, whole: boolean): Promise<
   );
   try {
     await answering();
-    const lines = [...(await pages(name)), ...(await exported(name)), ...(whole ? await underLoad() : [])];
+    const lines = [
+      ...shared,
+      ...(await pages(name)),
+      ...(await exported(name)),
+      ...(whole ? await underLoad() : []),
+    ];
     return [
       ...lines,
       { work: `${name}: resident memory of the server (goal 400 MB)`, figure: memoryOf(server) },
@@ -73,6 +81,38 @@ async function measured(name: string, size: HouseSize, whole: boolean): Promise<
     await new Promise((ended) => server.once('exit', ended));
     fs.rmSync(folder, { recursive: true, force: true });
   }
+}
+
+/** The mistakes of the lamp cover and of sound lights, shared out among the threads. */
+async function dictionaries(): Promise<Line[]> {
+  const around = await sheetSurroundings(14);
+  const lines: Line[] = [];
+  for (const title of ['Cabin ceiling', 'Storm lights']) {
+    const request = carefulRequest(
+      LESSONS.find((lesson) => lesson.title === title)!,
+      around,
+    );
+    const sheet = await inThread('sheet', request);
+    if (!sheet.ok) throw new Error(`${title} is refused`);
+    const of = threads();
+    const once = async () => {
+      const start = performance.now();
+      const shares = await Promise.all(
+        Array.from({ length: of }, (_, at) => inThread('faults', { sheet: sheet.value, request, at, of })),
+      );
+      return {
+        took: performance.now() - start,
+        count: shares.reduce((sum, share) => sum + share.signed.length, 0),
+      };
+    };
+    const rounds = [await once(), await once(), await once()].sort((a, b) => a.took - b.took);
+    const { took, count } = rounds[1]!;
+    lines.push({
+      work: `mistakes of ${title}, ${of} threads (goal for the lamp cover 5 s)`,
+      figure: `${ms(took)}, ${count} candidates`,
+    });
+  }
+  return lines;
 }
 
 async function answering(): Promise<void> {

@@ -32,8 +32,14 @@ export default async function SettingsPage() {
         <section className="ruled">
           <h2>The class meter</h2>
           <MeterForm meter={ownMeter.value} version={ownMeter.version} />
-          <Backups state={backupState()} daily={!demo} />
-          {!demo && <Passphrase />}
+          <div className="ruled pt-4">
+            <Backups state={backupState()} daily={!demo} />
+          </div>
+          {!demo && (
+            <div className="ruled pt-4">
+              <Passphrase />
+            </div>
+          )}
         </section>
       </div>
     </div>

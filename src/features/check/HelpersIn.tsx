@@ -70,6 +70,12 @@ function OneCode({ sessionId, role, code }: Props) {
             <div className="small-print">
               at {address.replace(/^https?:\/\//u, '')}/join, until {clockTime(code.endsAt)}
             </div>
+            {/^https?:\/\/(127\.0\.0\.1|localhost|\[::1\])/u.test(address) && (
+              <div className="small-print">
+                You opened the program by an address of this machine alone: others reach it by the one it has
+                on their network.
+              </div>
+            )}
           </div>
         </div>
       )}

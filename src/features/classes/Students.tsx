@@ -44,52 +44,60 @@ export function StudentRow({ student }: { student: Student }) {
     );
   }
   return (
-    <tr className="edit-row">
-      <td>
-        <Form.Control
-          size="sm"
-          type="number"
-          aria-label="Bench"
-          value={bench}
-          onChange={(event) => setBench(event.target.value)}
-        />
-      </td>
-      <td>
-        <Form.Control
-          size="sm"
-          aria-label="Nickname"
-          value={nickname}
-          onChange={(event) => setNickname(event.target.value)}
-        />
-        {problem && (
-          <div role="alert" className="problem">
-            {problem}
-          </div>
-        )}
-        <Overtaken
-          saving={saving}
-          shown={(words: StudentWords) => [
-            ['bench', String(words.bench)],
-            ['nickname', words.nickname],
-          ]}
-        />
-      </td>
-      <td className="amount">
-        <Button size="sm" onClick={() => saving.save({ bench: Number(bench), nickname })}>
-          Save
-        </Button>{' '}
-        <Button size="sm" variant="quiet" onClick={() => run(() => letLeave(student.id, true))}>
-          Leaves the group
-        </Button>{' '}
-        <a className="btn btn-quiet btn-sm" href={`/classes/student/${student.id}`} download>
-          Save all that is held
-        </a>{' '}
-        <Erase student={student} />{' '}
-        <Button size="sm" variant="quiet" onClick={() => setOpen(false)}>
-          Close
-        </Button>
-      </td>
-    </tr>
+    <>
+      <tr className="edit-row">
+        <td>
+          <Form.Control
+            size="sm"
+            type="number"
+            aria-label="Bench"
+            value={bench}
+            onChange={(event) => setBench(event.target.value)}
+          />
+        </td>
+        <td>
+          <Form.Control
+            size="sm"
+            aria-label="Nickname"
+            value={nickname}
+            onChange={(event) => setNickname(event.target.value)}
+          />
+          {problem && (
+            <div role="alert" className="problem">
+              {problem}
+            </div>
+          )}
+        </td>
+        <td className="amount">
+          <Button size="sm" onClick={() => saving.save({ bench: Number(bench), nickname })}>
+            Save
+          </Button>{' '}
+          <Button size="sm" variant="quiet" onClick={() => run(() => letLeave(student.id, true))}>
+            Leaves the group
+          </Button>{' '}
+          <a className="btn btn-quiet btn-sm" href={`/classes/student/${student.id}`} download>
+            Export what is held
+          </a>{' '}
+          <Erase student={student} />{' '}
+          <Button size="sm" variant="quiet" onClick={() => setOpen(false)}>
+            Close
+          </Button>
+        </td>
+      </tr>
+      {saving.problem && (
+        <tr className="edit-row">
+          <td colSpan={3}>
+            <Overtaken
+              saving={saving}
+              shown={(words: StudentWords) => [
+                ['bench', String(words.bench)],
+                ['nickname', words.nickname],
+              ]}
+            />
+          </td>
+        </tr>
+      )}
+    </>
   );
 }
 

@@ -31,7 +31,7 @@ export function Backups({ state, daily }: { state: BackupState; daily: boolean }
       router.refresh();
     });
   return (
-    <div className="pt-4">
+    <div>
       <h2>Backups</h2>
       <p className="pt-2">
         {newest ? (

@@ -16,7 +16,6 @@ export function Passphrase() {
   const { problem, pending, run } = useAnswer();
   return (
     <form
-      className="pt-4"
       onChange={() => setChanged(false)}
       onSubmit={(event) => {
         event.preventDefault();

@@ -132,54 +132,62 @@ function EditRow({ row, onDone }: { row: StockRow; onDone: () => void }) {
   };
   const name = stockName(row.spec);
   return (
-    <tr className="edit-row">
-      <th scope="row">
-        {name}
-        {problem && (
-          <div role="alert" className="problem">
-            {problem}
-          </div>
-        )}
-        <Overtaken saving={saving} shown={shownStock} />
-      </th>
-      <td>
-        <Form.Control
-          size="sm"
-          type="number"
-          aria-label={`${name}: in store`}
-          {...register('have', { valueAsNumber: true })}
-        />
-      </td>
-      <td>
-        <Form.Control
-          size="sm"
-          type="number"
-          aria-label={`${name}: pack of`}
-          {...register('packSize', { valueAsNumber: true })}
-        />
-      </td>
-      <td>
-        <Form.Control
-          size="sm"
-          inputMode="decimal"
-          aria-label={`${name}: price of a pack`}
-          {...register('price')}
-        />
-      </td>
-      <td>
-        <Form.Control size="sm" aria-label={`${name}: place`} {...register('place')} />
-      </td>
-      <td className="amount">
-        <Button size="sm" onClick={() => void save()}>
-          Save
-        </Button>{' '}
-        <Button size="sm" variant="quiet" onClick={onDone}>
-          Leave
-        </Button>{' '}
-        <Button size="sm" variant="quiet" onClick={() => void takeOut()}>
-          {sure ? 'Yes, take it out' : 'Take out'}
-        </Button>
-      </td>
-    </tr>
+    <>
+      <tr className="edit-row">
+        <th scope="row">
+          {name}
+          {problem && (
+            <div role="alert" className="problem">
+              {problem}
+            </div>
+          )}
+        </th>
+        <td>
+          <Form.Control
+            size="sm"
+            type="number"
+            aria-label={`${name}: in store`}
+            {...register('have', { valueAsNumber: true })}
+          />
+        </td>
+        <td>
+          <Form.Control
+            size="sm"
+            type="number"
+            aria-label={`${name}: pack of`}
+            {...register('packSize', { valueAsNumber: true })}
+          />
+        </td>
+        <td>
+          <Form.Control
+            size="sm"
+            inputMode="decimal"
+            aria-label={`${name}: price of a pack`}
+            {...register('price')}
+          />
+        </td>
+        <td>
+          <Form.Control size="sm" aria-label={`${name}: place`} {...register('place')} />
+        </td>
+        <td className="amount">
+          <Button size="sm" onClick={() => void save()}>
+            Save
+          </Button>{' '}
+          <Button size="sm" variant="quiet" onClick={onDone}>
+            Leave
+          </Button>{' '}
+          <Button size="sm" variant="quiet" onClick={() => void takeOut()}>
+            {sure ? 'Yes, take it out' : 'Take out'}
+          </Button>
+        </td>
+      </tr>
+      {saving.problem && (
+        <tr className="edit-row">
+          <td colSpan={6}>
+            <Overtaken saving={saving} shown={shownStock} />
+          </td>
+        </tr>
+      )}
+    </>
   );
 }

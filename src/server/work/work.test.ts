@@ -1,7 +1,5 @@
-import fs from 'node:fs';
-import path from 'node:path';
-import { buildSync } from 'esbuild';
 import { ended, message, value } from '../../../tests/support/answers';
+import { bundled } from '../../../tests/support/bundle';
 import { ownDatabase } from '../../../tests/support/database';
 import { requestWith } from '../../../tests/support/sheets';
 import { makeSheet, sessionExpectation, sessionSignatures } from '@/core';
@@ -19,26 +17,14 @@ if (!made.ok) throw new Error('refused');
 const sheet = made.value;
 
 describe('heavy work in threads of its own', () => {
-  const root = path.resolve(__dirname, '../../..');
-  const folder = path.join(root, 'test-results', `work-${process.pid}`);
-  const worker = path.join(folder, 'worker.mjs');
+  const worker = bundled('src/server/work/worker.ts');
 
   beforeAll(() => {
-    buildSync({
-      entryPoints: [path.join(__dirname, 'worker.ts')],
-      outfile: worker,
-      bundle: true,
-      platform: 'node',
-      format: 'esm',
-      packages: 'external',
-      tsconfig: path.join(root, 'tsconfig.json'),
-    });
     process.env['MIVVET_WORKER'] = worker;
   });
   afterAll(async () => {
     await stopThreads();
     delete process.env['MIVVET_WORKER'];
-    fs.rmSync(folder, { recursive: true, force: true });
   });
 
   it('comes to the same as here, and leaves this thread free meanwhile', async () => {
