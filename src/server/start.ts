@@ -1,5 +1,5 @@
 import { backUpDaily } from './backup/backUp';
-import { closeDatabase, database } from './db/connection';
+import { database, settleNow } from './db/connection';
 import { DatabaseProblem } from './db/problems';
 import { environment } from './env';
 import { judgeInBackground } from './judging';
@@ -12,7 +12,7 @@ export async function startHouse(): Promise<void> {
   for (const signal of ['SIGTERM', 'SIGINT'] as const) {
     process.once(signal, () => {
       noteStopped(file);
-      void closeDatabase();
+      settleNow(file);
     });
   }
   try {

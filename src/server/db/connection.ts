@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import libsql from 'libsql';
 import { environment } from '../env';
 import { openDatabase } from './open';
 import { patiently } from './patience';
@@ -40,6 +41,21 @@ function settleSoon(): void {
       ?.then(async (db) => db.raw('PRAGMA wal_checkpoint(PASSIVE)'))
       .catch(() => undefined);
   }, SETTLE_AFTER_MS).unref();
+}
+
+/**
+ * Brings everything that was written into the database file itself at once, before the process ends: there is no time
+ * left for anything that comes later. Where something is still being written the log keeps it, as after a fall of power.
+ */
+export function settleNow(file: string): void {
+  try {
+    const connection = new libsql(file);
+    connection.exec('PRAGMA busy_timeout = 500');
+    connection.prepare('PRAGMA wal_checkpoint(TRUNCATE)').all();
+    connection.close();
+  } catch {
+    return;
+  }
 }
 
 /** Brings everything that was written into the database file itself, and closes it. */

@@ -5,7 +5,7 @@ import libsql from 'libsql';
 import { ownDatabase } from '../../../tests/support/database';
 import { done, guardedWork as guarded } from '../failures';
 import { addGroup, groups } from '../repositories/groups';
-import { closeDatabase, database, write } from './connection';
+import { closeDatabase, database, settleNow, write } from './connection';
 import { openDatabase } from './open';
 import { DatabaseProblem, problemKind } from './problems';
 
@@ -68,6 +68,17 @@ describe('writing while another program holds the database', () => {
     await most(1_000_000);
     expect(await addGroup('room again', '')).toBeGreaterThan(0);
     expect((await groups()).map((g) => g.name.length)).not.toContain(200_000);
+  });
+
+  it('leaves everything in the one file when the program is told to stop', async () => {
+    await addGroup('as it was stopped', '');
+    settleNow(file);
+    const copy = path.join(path.dirname(file), 'stopped.sqlite');
+    fs.copyFileSync(file, copy);
+    const db = await openDatabase(copy);
+    expect(await db('study_groups').where({ name: 'as it was stopped' })).toHaveLength(1);
+    await db.destroy();
+    expect(fs.statSync(`${file}-wal`).size).toBe(0);
   });
 
   it('leaves everything in the one file when it is closed', async () => {
