@@ -2,7 +2,18 @@ import next from 'eslint-config-next/core-web-vitals';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['.next/', '.next-demo/', '.next-test/', 'node_modules/', 'data/', 'next-env.d.ts', 'test-results/', 'playwright-report/'] },
+  {
+    ignores: [
+      '.next/',
+      '.next-demo/',
+      '.next-test/',
+      'node_modules/',
+      'data/',
+      'next-env.d.ts',
+      'test-results/',
+      'playwright-report/',
+    ],
+  },
   ...next,
   ...tseslint.configs.strict,
   {
