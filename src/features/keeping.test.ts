@@ -4,7 +4,8 @@ import { TERMS, WORDING_MOST } from '@/messages/glossary';
 import { batteries } from '@/server/repositories/batteries';
 import { glossary } from '@/server/repositories/settings';
 import { keepWords } from './glossary/actions';
-import { keepLesson, loadLesson } from './sheet/actions';
+import { contentOf, lesson } from '@/server/repositories/lessons';
+import { keepLesson } from './sheet/actions';
 import { startLesson } from './lessons/actions';
 import { keepBattery, putAwayBattery } from './store/actions';
 
@@ -22,7 +23,10 @@ describe('own words', () => {
   it('of two people at once are not written over each other', async () => {
     const { version } = await glossary();
     value(await keepWords(version, { series: 'Hers' }));
-    expect(await keepWords(version, { series: 'His' })).toMatchObject({ ok: false, conflict: true });
+    expect(await keepWords(version, { series: 'His' })).toMatchObject({
+      ok: false,
+      theirs: { version: version + 1, value: { series: 'Hers' } },
+    });
     expect((await glossary()).value).toEqual({ series: 'Hers' });
   });
 
@@ -31,7 +35,7 @@ describe('own words', () => {
     expect(message(await keepWords(version, { cake: 'x' }))).toMatch(/Nothing was saved/u);
     const long = message(await keepWords(version, { current: 'x'.repeat(WORDING_MOST + 1) }));
     expect(long).toBe(
-      `The wording of “current” is longer than ${WORDING_MOST} characters. Nothing was saved.`,
+      `The wording of “current” must not be longer than ${WORDING_MOST} letters. Nothing was saved.`,
     );
     expect(Object.keys(TERMS)).not.toContain('cake');
   });
@@ -64,7 +68,8 @@ describe('read batteries', () => {
 describe('what a lesson says besides its circuit', () => {
   it('is kept with it, within reason', async () => {
     const id = value(await startLesson('single', 'Jar lamp'));
-    const { version, content } = value(await loadLesson(id));
+    const held = await lesson(id);
+    const [version, content] = [held.version, contentOf(held)];
     expect(content).toMatchObject({ level: 'card', homework: '', extras: [] });
     const told = {
       ...content,
@@ -73,10 +78,14 @@ describe('what a lesson says besides its circuit', () => {
       extras: [{ name: 'jar', each: 2, use: 'Stand it over the lamp' }],
     };
     value(await keepLesson(id, version, told));
-    expect(value(await loadLesson(id)).content).toEqual(told);
+    expect(contentOf(await lesson(id))).toEqual(told);
     const many = { ...told, extras: [{ name: 'jar', each: 51, use: '' }] };
-    expect(message(await keepLesson(id, version + 1, many))).toMatch(/extras 0 each .*not saved/u);
+    expect(message(await keepLesson(id, version + 1, many))).toBe(
+      'What the lesson wants besides must be at most 50. Nothing was saved.',
+    );
     const endless = { ...told, extras: Array.from({ length: 13 }, () => told.extras[0]!) };
-    expect(message(await keepLesson(id, version + 1, endless))).toMatch(/extras.*not saved/u);
+    expect(message(await keepLesson(id, version + 1, endless))).toMatch(
+      /^What the lesson wants besides must be at most 12/u,
+    );
   });
 });

@@ -63,14 +63,6 @@ export async function keepLesson(
   );
 }
 
-/** The newest kept version of a lesson, for those whose own was overtaken. */
-export async function loadLesson(id: number): Promise<Answer<{ version: number; content: LessonContent }>> {
-  return guarded('loadLesson', async () => {
-    const held = await lesson(idSchema.parse(id));
-    return done({ version: held.version, content: contentOf(held) });
-  });
-}
-
 export async function putAwayLesson(id: number, away: boolean): Promise<Answer<null>> {
   return guarded('putAwayLesson', async () => {
     await archiveLesson(idSchema.parse(id), away ? new Date().toISOString() : null);

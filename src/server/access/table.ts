@@ -62,7 +62,6 @@ export const ACTIONS = {
   keepWords: EDUCATOR,
   letLeave: EDUCATOR,
   lessonLines: EDUCATOR,
-  loadLesson: EDUCATOR,
   makeCode: EDUCATOR,
   newGroup: EDUCATOR,
   newPassphrase: EDUCATOR,
