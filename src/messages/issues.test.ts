@@ -1,7 +1,5 @@
 import { z } from 'zod';
 import { meterSchema, styleSchema } from '@/core';
-import { DATABASE_PROBLEMS } from '@/server/db/problems';
-import { databaseWords } from './database';
 import { issueSentence, issueWords } from './issues';
 
 describe('what is wrong with what was typed', () => {
@@ -58,18 +56,5 @@ describe('what is wrong with what was typed', () => {
             expect(message).not.toMatch(/invalid|expected|received|too (?:small|big)|>=|<=/iu);
         }
     }
-  });
-});
-
-describe('a database that is not fit for use', () => {
-  it('has a page that says which, and the way on, whatever it is', () => {
-    const said = DATABASE_PROBLEMS.map((kind) => databaseWords(`database-${kind}`));
-    expect(new Set(said.map((words) => words?.title)).size).toBe(DATABASE_PROBLEMS.length);
-    for (const words of said) {
-      expect(words!.wayOn.length).toBeGreaterThan(20);
-      // What may be lost is not said to be there.
-      expect(words!.wayOn).not.toMatch(/nothing .* is lost/iu);
-    }
-    expect(databaseWords('3141592')).toBeUndefined();
   });
 });

@@ -210,6 +210,10 @@ describe('the way in', () => {
   it('is tried so often and no more', async () => {
     let last = '';
     for (let i = 0; i < 40; i++) last = message(await join('ZZZZZZ'));
+    // Codes are counted apart, and each address by itself.
+    value(await signIn('another one entirely'));
+    request.headers.set('x-forwarded-for', '192.168.7.21');
+    expect(message(await join('ZZZZZZ'))).toContain('No session has that code');
     expect(last).toMatch(/^Too many tries\. Wait \d+ minutes? and try again\.$/u);
   });
 });

@@ -8,7 +8,6 @@ import { breakSeal, hasPassphrase, isPassphrase, setPassphrase } from '@/server/
 import { comeIn, goOut } from '@/server/access/who';
 import { done, failed, type Answer } from '@/server/failures';
 import { codeNamed } from '@/server/repositories/codes';
-import { environment } from '@/server/env';
 
 /** Long enough that a machine does not guess it: four words will do. */
 const LETTERS_LEAST = 10;
@@ -18,13 +17,12 @@ const TOO_SHORT = `A passphrase has at least ${LETTERS_LEAST} letters: four word
 
 /** Whom attempts are counted for: the address that asks, as the server or the proxy in front of it sees it. */
 async function address(): Promise<string> {
-  const told = (await headers()).get('x-forwarded-for');
-  return (environment().behindProxy && told?.split(',').pop()?.trim()) || 'this machine';
+  return (await headers()).get('x-forwarded-for')?.split(',').pop()?.trim() || 'this machine';
 }
 
 export async function signIn(passphrase: string): Promise<Answer<null>> {
   return guarded('signIn', async () => {
-    const wait = await attempt(await address());
+    const wait = await attempt('passphrase', await address());
     if (wait) return failed(wait);
     if (!(await isPassphrase(z.string().max(200).parse(passphrase).trim())))
       return failed('That is not the passphrase of this house.');
@@ -48,7 +46,7 @@ export async function firstPassphrase(passphrase: string): Promise<Answer<null>>
 /** Changes the passphrase; everybody else is signed out. */
 export async function newPassphrase(old: string, passphrase: string): Promise<Answer<null>> {
   return guarded('newPassphrase', async () => {
-    const wait = await attempt(await address());
+    const wait = await attempt('passphrase', await address());
     if (wait) return failed(wait);
     if ((await hasPassphrase()) && !(await isPassphrase(z.string().max(200).parse(old).trim())))
       return failed('The passphrase that stands now is another one. Nothing was changed.');
@@ -63,7 +61,7 @@ export async function newPassphrase(old: string, passphrase: string): Promise<An
 /** Comes to a session by the code that its educator gave out. */
 export async function join(typed: string): Promise<Answer<string>> {
   return guarded('join', async () => {
-    const wait = await attempt(await address());
+    const wait = await attempt('code', await address());
     if (wait) return failed(wait);
     const code = await codeNamed(z.string().max(40).parse(typed));
     if (!code) return failed('No session has that code now. Look at it once more, or ask for a new one.');

@@ -3,11 +3,12 @@ import os from 'node:os';
 import path from 'node:path';
 import libsql from 'libsql';
 import { ownDatabase } from '../../../tests/support/database';
+import { databaseWords } from '@/messages/database';
 import { done, guardedWork as guarded } from '../failures';
 import { addGroup, groups } from '../repositories/groups';
 import { closeDatabase, database, settleNow, write } from './connection';
 import { openDatabase } from './open';
-import { DatabaseProblem, problemKind } from './problems';
+import { DATABASE_PROBLEMS, DatabaseProblem, problemKind } from './problems';
 
 const { file } = ownDatabase();
 
@@ -140,5 +141,16 @@ describe('a database file that is not fit for use', () => {
       'locked',
     );
     expect(problemKind(new Error('something else'))).toBeUndefined();
+  });
+
+  it('has a page that says which, and the way on, whatever it is', () => {
+    const said = DATABASE_PROBLEMS.map((kind) => databaseWords(`database-${kind}`));
+    expect(new Set(said.map((words) => words?.title)).size).toBe(DATABASE_PROBLEMS.length);
+    for (const words of said) {
+      expect(words!.wayOn.length).toBeGreaterThan(20);
+      // What may be lost is not said to be there.
+      expect(words!.wayOn).not.toMatch(/nothing .* is lost/iu);
+    }
+    expect(databaseWords('3141592')).toBeUndefined();
   });
 });
