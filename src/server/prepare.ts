@@ -7,7 +7,7 @@ const held = globalThis as {
 };
 
 /** A lesson that has rested for so long is worked out, so that its page, list and prints open at once. */
-const REST_MS = 5000;
+const REST_MS = 20_000;
 
 /** Works a lesson out in the background once it has rested; one after the other, so that who waits goes first. */
 export function prepareSoon(id: number): void {
