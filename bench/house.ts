@@ -58,7 +58,15 @@ async function measured(name: string, size: HouseSize, whole: boolean): Promise<
   await closeDatabase();
   const server = spawn(
     process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)],
+    [
+      '--max-semi-space-size=8',
+      'node_modules/next/dist/bin/next',
+      'start',
+      '-H',
+      '127.0.0.1',
+      '-p',
+      String(PORT),
+    ],
     {
       env: { ...process.env, MIVVET_BUILD: BUILD },
       stdio: 'ignore',

@@ -3,7 +3,7 @@
 import { rmSync } from 'node:fs';
 import path from 'node:path';
 import { installPackages, must, option, ROOT, say, serve, tool } from './bootstrap.mjs';
-import { buildAll, settingsOf } from './build.mjs';
+import { buildAll, serverOf, settingsOf } from './build.mjs';
 
 const FOLDER = '.next-demo';
 const args = process.argv.slice(2);
@@ -24,4 +24,4 @@ if (args.includes('--fresh'))
 await buildAll(FOLDER);
 must(process.execPath, [tool('tsx/dist/cli.mjs'), 'src/demo/main.ts'], env);
 say(`Open http://${host}:${port}`);
-serve([tool('next/dist/bin/next'), 'start', '-H', host, '-p', port], env);
+serve(serverOf(host, port), env);

@@ -2,8 +2,8 @@
 // `-- --port N` serves on another port; `-- --host ADDRESS` lets other machines reach it, once it has a passphrase.
 import { existsSync } from 'node:fs';
 import path from 'node:path';
-import { installPackages, must, option, ROOT, say, serve, tool } from './bootstrap.mjs';
-import { buildAll, settingsOf, workerOf } from './build.mjs';
+import { installPackages, must, option, ROOT, say, serve } from './bootstrap.mjs';
+import { buildAll, serverOf, settingsOf, workerOf } from './build.mjs';
 
 const FOLDER = '.next';
 const port = option('--port') ?? process.env.PORT ?? '4173';
@@ -15,4 +15,4 @@ const env = settingsOf(FOLDER);
 must(process.execPath, [path.join(ROOT, FOLDER, 'house', 'house.mjs'), 'may-listen', host], env);
 say(`Open http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`);
 say('Forgotten the passphrase? Whoever has this machine sets a new one: npm run passphrase');
-serve([tool('next/dist/bin/next'), 'start', '-H', host, '-p', port], env);
+serve(serverOf(host, port), env);

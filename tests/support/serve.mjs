@@ -4,7 +4,7 @@ import { mkdtempSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { must, serve, tool } from '../../scripts/bootstrap.mjs';
-import { settingsOf } from '../../scripts/build.mjs';
+import { serverOf, settingsOf } from '../../scripts/build.mjs';
 
 const [port = '4270', what = 'demo'] = process.argv.slice(2);
 const folder = mkdtempSync(path.join(os.tmpdir(), 'mivvet-e2e-'));
@@ -15,4 +15,4 @@ if (what === 'demo') {
   const soon = new Date(Date.now() + 30 * 60_000).toISOString();
   must(process.execPath, [tool('tsx/dist/cli.mjs'), 'src/demo/main.ts', soon], env);
 }
-serve([tool('next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', port], env);
+serve(serverOf('127.0.0.1', port), env);

@@ -1,3 +1,4 @@
+import os from 'node:os';
 import type { MessagePort } from 'node:worker_threads';
 import { tasks, type TaskName } from './tasks';
 
@@ -6,6 +7,13 @@ interface Asked {
   readonly question: unknown;
   readonly port?: MessagePort;
 }
+
+/**
+ * On Linux this is the priority of this thread alone: who waits for a page goes before whoever works something out.
+ * Elsewhere it would be the whole program's, and is left.
+ */
+const BEHIND_PAGES = 10;
+if (process.platform === 'linux') os.setPriority(BEHIND_PAGES);
 
 /** No more often than so is told how far a task is. */
 const TELL_EVERY_MS = 100;
