@@ -20,7 +20,7 @@ interface Saving<Value> {
 }
 
 interface Way<Value> {
-  /** Version of what the form shows. */
+  /** Version of what the form shows at first; a newer one that the page brings is not in the fields yet. */
   readonly version: number;
   send(version: number, value: Value): Promise<Answer<number, Value>>;
   onSaved?(value: Value): void;
@@ -46,6 +46,16 @@ export function useSaving<Value>({ version, send, onSaved, onTheirs }: Way<Value
         router.refresh();
         return;
       }
+      const { theirs } = answer;
+      if (theirs && JSON.stringify(theirs.value) === JSON.stringify(value)) {
+        // The same stands there: an earlier answer was lost on its way.
+        setKnown(theirs.version);
+        setProblem('');
+        setClash(undefined);
+        onSaved?.(value);
+        router.refresh();
+        return;
+      }
       setProblem(answer.message);
       setClash(answer.theirs && { mine: value, theirs: answer.theirs });
     });
@@ -53,7 +63,7 @@ export function useSaving<Value>({ version, send, onSaved, onTheirs }: Way<Value
     problem,
     pending,
     overtaken: clash && { mine: clash.mine, theirs: clash.theirs.value },
-    save: (value) => put(Math.max(known, version), value),
+    save: (value) => put(known, value),
     keepMine: () => clash && put(clash.theirs.version, clash.mine),
     takeTheirs: () => {
       if (!clash) return;

@@ -51,6 +51,7 @@ export async function renewSession(sessionId: number, version: number): Promise<
       startJob<null>(async (tell, signal) => {
         const made = await renewedFor(held, { tell, signal });
         if (!made.ok) return failed(sentences(made.findings));
+        signal.throwIfAborted();
         await refreshSession(held.id, known, made.value.expectation, made.value.summary);
         void judgeInBackground();
         return done(null);

@@ -35,7 +35,11 @@ export function useOutbox(sessionId: number, told: Told) {
     listener.current = told;
   });
 
-  const show = () => setWaiting(queue.current.filter((sent) => !sent.refused).map((sent) => sent.reading));
+  const show = () => {
+    const left = queue.current.filter((sent) => !sent.refused).map((sent) => sent.reading);
+    setWaiting(left);
+    if (left.length === 0) setUnkept(false);
+  };
 
   const flush = useCallback(async () => {
     if (busy.current) return;
@@ -97,7 +101,7 @@ export function useOutbox(sessionId: number, told: Told) {
   const send = (reading: NewReading) => {
     const sent = { reading };
     queue.current.push(sent);
-    setUnkept(!outbox.put(sent));
+    if (!outbox.put(sent)) setUnkept(true);
     show();
     void flush();
   };

@@ -92,6 +92,8 @@ export async function giveLesson(
       startJob<number>(async (tell, signal) => {
         const made = await workOutFor(given.lessonId, given.groupId, { tell, signal });
         if (!made.ok) return failed(noSum(made.findings));
+        // What was kept already is not stopped by a thread: nothing is given that was cancelled.
+        signal.throwIfAborted();
         const { expectation, summary } = made.value;
         return done(await addSession({ ...given, expectation, summary }));
       }),

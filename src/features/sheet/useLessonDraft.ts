@@ -66,18 +66,24 @@ export function useLessonDraft(id: number, first: LessonContent, firstVersion: n
         // Overtaken while it waited its turn: the newer one follows.
         if (next !== newest.current) return;
         const answer = await keepLesson(id, version.current, next).catch(() => undefined);
-        if (answer?.ok) {
-          version.current = answer.value.version;
-          setStored({ content: next, at: answer.value.at });
+        const theirs = answer && !answer.ok ? answer.theirs : undefined;
+        // The same stands there: the answer to an earlier try was lost on its way.
+        const saved = answer?.ok
+          ? answer.value
+          : theirs && same(theirs.value, next)
+            ? { version: theirs.version, at: new Date().toISOString() }
+            : undefined;
+        if (saved) {
+          version.current = saved.version;
+          setStored({ content: next, at: saved.at });
           setFailure(undefined);
           if (next === newest.current) drafts.current?.settle();
           else keepDraft(drafts.current, newest.current, version.current);
           return;
         }
         const message =
-          answer?.message ??
+          (answer && !answer.ok ? answer.message : undefined) ??
           'Not saved: the program does not answer. It is kept in this browser and tried again by itself.';
-        const theirs = answer && !answer.ok ? answer.theirs : undefined;
         setFailure({ content: next, message, ...(theirs ? { theirs } : {}) });
       });
     },
@@ -92,7 +98,7 @@ export function useLessonDraft(id: number, first: LessonContent, firstVersion: n
       if (gone || !orphan) return;
       const { draft, key } = orphan;
       if (same(draft.content, first)) kept.forget(key);
-      else if (draft.version === firstVersion) {
+      else if (draft.version === firstVersion && newest.current === first) {
         // Nobody has saved the lesson since: the changes are simply still under way.
         kept.forget(key);
         desk.put({ content: { ...first, ...draft.content }, trial: undefined });

@@ -9,13 +9,13 @@ const MOST = 4000;
 /** Work that is under way, so that two who ask for the same thing wait for one. */
 const held = globalThis as { mivvetUnderway?: Map<string, Promise<unknown>>; mivvetVersion?: string };
 
-/** Changes whenever the program that works things out does. */
+/** Changes whenever the program that works things out does; one that is being written changes with every start. */
 function programVersion(): string {
   if (held.mivvetVersion !== undefined) return held.mivvetVersion;
   const { worker } = environment();
   held.mivvetVersion = worker
     ? createHash('sha256').update(readFileSync(worker)).digest('hex').slice(0, 16)
-    : 'here';
+    : `here ${process.pid} ${Date.now()}`;
   return held.mivvetVersion;
 }
 
@@ -45,8 +45,14 @@ export async function keptUnder<T>(keys: readonly string[]): Promise<Map<string,
 /** What stands under a key, or what `make` comes to: worked out once, and kept. */
 export async function keptOr<T>(kind: string, key: string, make: () => Promise<T>): Promise<T> {
   const underway = (held.mivvetUnderway ??= new Map());
-  const running = underway.get(key);
-  if (running) return running as Promise<T>;
+  const running = underway.get(key) as Promise<T> | undefined;
+  if (running) {
+    // Who asked first may cancel; that is no answer to those who wait for the same thing.
+    return running.catch((error: unknown) => {
+      if ((error as Error).name !== 'AbortError') throw error;
+      return keptOr(kind, key, make);
+    });
+  }
   const work = (async () => {
     const found = (await keptUnder<T>([key])).get(key);
     if (found !== undefined) return found;

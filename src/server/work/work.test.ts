@@ -83,6 +83,24 @@ describe('what was worked out', () => {
     expect(keyFor('other', ['one', { two: 2 }])).not.toBe(key);
   });
 
+  it('is not lost to those who wait for it when who asked first cancels', async () => {
+    const key = keyFor('test', ['cancelled by one']);
+    const stopper = new AbortController();
+    let begun = () => undefined as void;
+    const underway = new Promise<void>((go) => (begun = go));
+    const first = keptOr('test', key, () => {
+      begun();
+      return new Promise<number>((_, stop) => {
+        stopper.signal.addEventListener('abort', () => stop(stopper.signal.reason as Error));
+      });
+    });
+    const second = keptOr('test', key, async () => 5);
+    await underway;
+    stopper.abort();
+    await expect(first).rejects.toThrow(/abort/iu);
+    expect(await second).toBe(5);
+  });
+
   it('that failed is tried again, and that cannot be kept costs nothing but time', async () => {
     const key = keyFor('test', ['fails once']);
     await expect(keptOr('test', key, () => Promise.reject(new Error('lost power')))).rejects.toThrow(

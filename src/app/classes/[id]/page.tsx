@@ -18,7 +18,7 @@ export default async function OneGroupPage({ params }: { params: Promise<{ id: s
   const given = await sessionLines({ groupId: held.id, away: true });
   return (
     <GroupPage
-      key={`${held.id} ${held.version}`}
+      key={held.id}
       group={held}
       sessions={given.map(({ id: sessionId, lessonTitle, onDate, version, archivedAt }) => ({
         id: sessionId,

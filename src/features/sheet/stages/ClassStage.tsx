@@ -25,6 +25,11 @@ export function ClassStage({ lessonId, groups, sessions, today }: Props) {
   const [problem, setProblem] = useState('');
   const [asks, setAsks] = useState(false);
   const job = useJob<number>();
+  /** What was said is of another group or day. */
+  const unsay = () => {
+    setAsks(false);
+    setProblem('');
+  };
   const give = (sure: boolean) =>
     job.run(
       () => giveLesson(lessonId, groupId, day, sure),
@@ -49,7 +54,13 @@ export function ClassStage({ lessonId, groups, sessions, today }: Props) {
           <div className="give-row">
             <Form.Group controlId="give-group">
               <Form.Label>Group</Form.Label>
-              <Form.Select value={groupId} onChange={(event) => setGroupId(Number(event.target.value))}>
+              <Form.Select
+                value={groupId}
+                onChange={(event) => {
+                  setGroupId(Number(event.target.value));
+                  unsay();
+                }}
+              >
                 {groups.map(({ id, name, students }) => (
                   <option key={id} value={id}>{`${name} (${students})`}</option>
                 ))}
@@ -57,7 +68,14 @@ export function ClassStage({ lessonId, groups, sessions, today }: Props) {
             </Form.Group>
             <Form.Group controlId="give-day">
               <Form.Label>Day</Form.Label>
-              <Form.Control type="date" value={day} onChange={(event) => setDay(event.target.value)} />
+              <Form.Control
+                type="date"
+                value={day}
+                onChange={(event) => {
+                  setDay(event.target.value);
+                  unsay();
+                }}
+              />
             </Form.Group>
             <Button disabled={job.share !== undefined} onClick={() => give(false)}>
               {job.share === undefined ? 'Give it' : 'Working out the bands…'}
@@ -75,14 +93,7 @@ export function ClassStage({ lessonId, groups, sessions, today }: Props) {
                 <Button size="sm" variant="quiet" onClick={() => give(true)}>
                   Give it again
                 </Button>{' '}
-                <Button
-                  size="sm"
-                  variant="quiet"
-                  onClick={() => {
-                    setAsks(false);
-                    setProblem('');
-                  }}
-                >
+                <Button size="sm" variant="quiet" onClick={unsay}>
                   Leave it
                 </Button>
               </>
