@@ -18,7 +18,7 @@ const NOT_YET: JudgedBench = { verdicts: {}, state: 'none' };
 /** A session with who is in it, what was read and how it stands: those who left are shown only where they have readings. */
 export async function checkBook(id: number): Promise<CheckBook> {
   const held = await session(id);
-  await judgeSession(id);
+  const fresh = await judgeSession(id);
   const [ofGroup, taken, judgements] = await Promise.all([
     group(held.groupId),
     readings([id]),
@@ -28,7 +28,9 @@ export async function checkBook(id: number): Promise<CheckBook> {
   const students = ofGroup.students
     .filter((s) => s.archivedAt === null || read.has(s.id))
     .sort((a, b) => a.bench - b.bench);
-  const stands = new Map(judgements.map(({ studentId, judged }) => [studentId, judged]));
+  const stands = new Map(
+    [...judgements, ...fresh.judgements].map(({ studentId, judged }) => [studentId, judged]),
+  );
   return {
     session: held,
     students,

@@ -1,23 +1,31 @@
 import type { Noted, SessionExpectation } from '@/core';
 import { likeliestWords, nextWords } from '@/messages/causes';
-import { benchesWaiting, keepJudgement, type Bench } from './repositories/judgements';
+import { benchesWaiting, keepJudgement, type Bench, type BenchJudgement } from './repositories/judgements';
 import { PREDICTED, readings, type Reading } from './repositories/readings';
 import { expectationOf } from './repositories/sessions';
 import { inThread } from './work/pool';
 
-/** Judges the benches of a session that wait for it, in threads of their own. */
-export async function judgeSession(sessionId: number): Promise<void> {
-  const waiting = await benchesWaiting(sessionId);
-  if (waiting.length === 0) return;
-  const [expectation, all] = await Promise.all([expectationOf(sessionId), readings([sessionId])]);
-  await Promise.all(waiting.map((bench) => judgeOne(bench, expectation, all)));
+interface Fresh {
+  readonly judgements: readonly BenchJudgement[];
+  /** Settles when they are kept; who only shows them does not wait for it. */
+  readonly kept: Promise<unknown>;
 }
 
-async function judgeOne(
-  bench: Bench,
-  expectation: SessionExpectation,
-  all: readonly Reading[],
-): Promise<void> {
+/** Judges the benches of a session that wait for it, in threads of their own. */
+export async function judgeSession(sessionId: number): Promise<Fresh> {
+  const waiting = await benchesWaiting(sessionId);
+  if (waiting.length === 0) return { judgements: [], kept: Promise.resolve() };
+  const [expectation, all] = await Promise.all([expectationOf(sessionId), readings([sessionId])]);
+  const fresh = await Promise.all(waiting.map((bench) => judgeOne(bench, expectation, all)));
+  const kept = Promise.all(
+    fresh.map(({ judgement, newest, verdicts }) => keepJudgement(judgement, newest, verdicts)),
+  );
+  // Who does not wait for it has them judged again at the next occasion.
+  kept.catch(() => undefined);
+  return { judgements: fresh.map(({ judgement }) => judgement), kept };
+}
+
+async function judgeOne(bench: Bench, expectation: SessionExpectation, all: readonly Reading[]) {
   const own = all.filter((r) => r.studentId === bench.studentId);
   const real = own.filter((r) => r.point !== PREDICTED);
   const { judged, verdicts } = await inThread('judge', {
@@ -28,19 +36,20 @@ async function judgeOne(
   const { points } = expectation.dictionary;
   const { diagnosis, state } = judged;
   const open = diagnosis !== undefined && (state === 'off' || state === 'close');
-  await keepJudgement(
-    {
-      ...bench,
-      judged,
-      cause: !open ? '' : state === 'close' ? 'too close to call' : likeliestWords(diagnosis, points),
-      next: open ? (nextWords(diagnosis, points) ?? '') : '',
-    },
-    own[own.length - 1]?.id ?? 0,
-    [
+  const judgement: BenchJudgement = {
+    ...bench,
+    judged,
+    cause: !open ? '' : state === 'close' ? 'too close to call' : likeliestWords(diagnosis, points),
+    next: open ? (nextWords(diagnosis, points) ?? '') : '',
+  };
+  return {
+    judgement,
+    newest: own[own.length - 1]?.id ?? 0,
+    verdicts: [
       ...real.map(({ id }, i) => ({ id, verdict: verdicts[i] })),
       ...own.filter((r) => r.point === PREDICTED).map(({ id }) => ({ id, verdict: undefined })),
     ],
-  );
+  };
 }
 
 const noted = ({ point, value, step }: Reading): Noted => ({ point, value, step });
@@ -68,6 +77,9 @@ async function judgeAll(): Promise<void> {
     const now = JSON.stringify(waiting);
     if (now === before) return;
     before = now;
-    for (const sessionId of new Set(waiting.map((bench) => bench.sessionId))) await judgeSession(sessionId);
+    for (const sessionId of new Set(waiting.map((bench) => bench.sessionId)))
+      await (
+        await judgeSession(sessionId)
+      ).kept;
   }
 }

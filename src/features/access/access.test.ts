@@ -148,6 +148,9 @@ type Answering = (asked: unknown, more: unknown) => Promise<unknown>;
 describe('the way in', () => {
   it('asks for a passphrase at the first start, keeps it as a hash, and signs in by it', async () => {
     expect(message(await signIn('anything at all'))).toContain('not the passphrase');
+    request.headers.set('host', 'mivvet.school.test');
+    expect(message(await firstPassphrase('four words by the sea'))).toContain('on the machine itself');
+    request.headers.set('host', '127.0.0.1:4173');
     expect(message(await firstPassphrase('short'))).toContain('at least 10 letters');
     value(await firstPassphrase('four words by the sea'));
     expect(await who()).toMatchObject({ role: 'educator' });

@@ -4,8 +4,10 @@ import { headers } from 'next/headers';
 import { z } from 'zod';
 import { guarded } from '@/server/access/admit';
 import { attempt } from '@/server/access/attempts';
+import { isFromHere } from '@/server/access/neighbours';
 import { breakSeal, hasPassphrase, isPassphrase, setPassphrase } from '@/server/access/secrets';
 import { comeIn, goOut } from '@/server/access/who';
+import { environment } from '@/server/env';
 import { done, failed, type Answer } from '@/server/failures';
 import { codeNamed } from '@/server/repositories/codes';
 
@@ -35,6 +37,8 @@ export async function signIn(passphrase: string): Promise<Answer<null>> {
 export async function firstPassphrase(passphrase: string): Promise<Answer<null>> {
   return guarded('firstPassphrase', async () => {
     if (await hasPassphrase()) return failed('This house has a passphrase already. Sign in with it.');
+    if (!isFromHere(await headers(), environment()))
+      return failed('The first passphrase is chosen on the machine itself: there, or by npm run passphrase.');
     const checked = passphraseSchema.safeParse(passphrase);
     if (!checked.success) return failed(TOO_SHORT);
     await setPassphrase(checked.data);

@@ -115,6 +115,7 @@ function Erase({ student }: { student: Student }) {
       >
         {sure ? 'Yes, erase the name for good' : 'Erase'}
       </Button>
+      {sure && <span className="small-print"> Backups from before keep it for up to eight weeks.</span>}
       {problem && (
         <span role="alert" className="problem">
           {problem}

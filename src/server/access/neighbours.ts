@@ -32,6 +32,12 @@ export function isStranger(headers: Asked, method: string, house: House): string
   return undefined;
 }
 
+/** Whether a request came by an address of this machine alone, and not through a proxy from elsewhere. */
+export function isFromHere(headers: Asked, { behindProxy }: Pick<House, 'behindProxy'>): boolean {
+  const host = (behindProxy && headers.get('x-forwarded-host')) || headers.get('host') || '';
+  return LOOPBACK.has(nameIn(host));
+}
+
 /** A name can be pointed anywhere by whoever owns it; a number cannot. */
 function isOurs(name: string, { hosts, demo }: House): boolean {
   if (LOOPBACK.has(name)) return true;

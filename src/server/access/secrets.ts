@@ -39,9 +39,13 @@ const newSeal = () => randomBytes(32).toString('hex');
 export async function sealSecret(): Promise<string> {
   const known = await secrets();
   if (known) return known.seal;
-  const seal = newSeal();
-  await put({ seal });
-  return seal;
+  // Two who come at once take the one that was made first.
+  return write(async (trx) => {
+    const json = JSON.stringify({ seal: newSeal() });
+    await trx('settings').insert({ name: NAME, json, version: 1 }).onConflict('name').ignore();
+    const row = (await trx('settings').where({ name: NAME }).first()) as { json: string };
+    return (JSON.parse(row.json) as Secrets).seal;
+  });
 }
 
 export async function hasPassphrase(): Promise<boolean> {

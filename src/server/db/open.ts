@@ -10,8 +10,17 @@ interface RawConnection {
   exec(sql: string): void;
 }
 
-/** The driver never waits for a lock: we do, and let everything else go on meanwhile. */
-const PRAGMAS = ['busy_timeout = 0', 'journal_mode = WAL', 'foreign_keys = ON', 'synchronous = FULL'];
+/**
+ * The driver never waits for a lock: we do, and let everything else go on meanwhile. What is taken out is overwritten, so
+ * that an erased name does not stay in the file.
+ */
+const PRAGMAS = [
+  'busy_timeout = 0',
+  'journal_mode = WAL',
+  'foreign_keys = ON',
+  'synchronous = FULL',
+  'secure_delete = ON',
+];
 /** One connection writes at a time; the others let pages be read meanwhile. */
 const CONNECTIONS = 3;
 

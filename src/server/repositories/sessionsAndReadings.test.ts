@@ -108,7 +108,9 @@ describe('sessions and readings', () => {
     await db.migrate.down({ migrationSource, name: '004_house' });
     await db.migrate.latest({ migrationSource });
     expect(await benchesWaiting(id)).toEqual([{ sessionId: id, studentId }]);
-    await judgeSession(id);
+    await (
+      await judgeSession(id)
+    ).kept;
     expect(await benchesWaiting(id)).toEqual([]);
     const [bench] = await judgementsOf(id);
     expect(bench!.judged.state).toBe('right');
