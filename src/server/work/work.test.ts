@@ -86,7 +86,7 @@ describe('what was worked out', () => {
   it('is not lost to those who wait for it when who asked first cancels', async () => {
     const key = keyFor('test', ['cancelled by one']);
     const stopper = new AbortController();
-    let begun = () => undefined as void;
+    let begun: () => void = () => undefined;
     const underway = new Promise<void>((go) => (begun = go));
     const first = keptOr('test', key, () => {
       begun();
