@@ -10,6 +10,7 @@ import {
 } from '@tanstack/react-table';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
+import { useOptimistic, useTransition } from 'react';
 import Form from 'react-bootstrap/Form';
 import { formatEntered, formatQuantity } from '@/core';
 import type { LoggedStudent, LogRow } from '@/server/logbook';
@@ -44,14 +45,22 @@ interface Props {
 export function LogTable({ rows, choice, lessons, students, older, newest }: Props) {
   const router = useRouter();
   const table = useTable({ features, columns, data: rows });
-  const choose = (change: Partial<Props['choice']>) => router.push(addressOf({ ...choice, ...change }));
+  const [pending, start] = useTransition();
+  // The choice shows at once; rows that are still those of the one before are marked as such.
+  const [chosen, setChosen] = useOptimistic(choice);
+  const choose = (change: Partial<Props['choice']>) =>
+    start(() => {
+      const next = { ...chosen, ...change };
+      setChosen(next);
+      router.push(addressOf(next));
+    });
   return (
     <>
       <div className="button-row mb-3">
         <Form.Group controlId="log-lesson">
           <Form.Label>Lesson</Form.Label>
           <Form.Select
-            value={choice.lesson}
+            value={chosen.lesson}
             onChange={(event) => choose({ lesson: event.target.value, student: undefined })}
           >
             <option value="">all</option>
@@ -63,7 +72,7 @@ export function LogTable({ rows, choice, lessons, students, older, newest }: Pro
         <Form.Group controlId="log-student">
           <Form.Label>Student</Form.Label>
           <Form.Select
-            value={choice.student ?? ''}
+            value={chosen.student ?? ''}
             onChange={(event) => choose({ student: Number(event.target.value) || undefined })}
           >
             <option value="">all</option>
@@ -77,11 +86,11 @@ export function LogTable({ rows, choice, lessons, students, older, newest }: Pro
         <Form.Check
           id="log-off"
           label="only off and close calls"
-          checked={choice.off}
+          checked={chosen.off}
           onChange={(event) => choose({ off: event.target.checked })}
         />
       </div>
-      <div className="scroll-x">
+      <div className={pending ? 'scroll-x stale' : 'scroll-x'} aria-busy={pending}>
         <table className="table">
           <thead>
             <tr>
