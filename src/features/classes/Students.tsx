@@ -62,41 +62,39 @@ export function StudentRow({ student }: { student: Student }) {
             value={nickname}
             onChange={(event) => setNickname(event.target.value)}
           />
-          {problem && (
-            <div role="alert" className="problem">
-              {problem}
-            </div>
-          )}
         </td>
         <td className="amount">
           <Button size="sm" onClick={() => saving.save({ bench: Number(bench), nickname })}>
             Save
           </Button>{' '}
+          <Button size="sm" variant="quiet" onClick={() => setOpen(false)}>
+            Close
+          </Button>
+        </td>
+      </tr>
+      <tr className="edit-row">
+        <td colSpan={3}>
+          <Overtaken
+            saving={saving}
+            shown={(words: StudentWords) => [
+              ['bench', String(words.bench)],
+              ['nickname', words.nickname],
+            ]}
+          />
           <Button size="sm" variant="quiet" onClick={() => run(() => letLeave(student.id, true))}>
             Leaves the group
           </Button>{' '}
           <a className="btn btn-quiet btn-sm" href={`/classes/student/${student.id}`} download>
             Export what is held
           </a>{' '}
-          <Erase student={student} />{' '}
-          <Button size="sm" variant="quiet" onClick={() => setOpen(false)}>
-            Close
-          </Button>
+          <Erase student={student} />
+          {problem && (
+            <div role="alert" className="problem">
+              {problem}
+            </div>
+          )}
         </td>
       </tr>
-      {saving.problem && (
-        <tr className="edit-row">
-          <td colSpan={3}>
-            <Overtaken
-              saving={saving}
-              shown={(words: StudentWords) => [
-                ['bench', String(words.bench)],
-                ['nickname', words.nickname],
-              ]}
-            />
-          </td>
-        </tr>
-      )}
     </>
   );
 }
@@ -110,7 +108,7 @@ function Erase({ student }: { student: Student }) {
       <Button
         size="sm"
         variant="quiet"
-        aria-label={`Erase ${student.nickname}`}
+        aria-label={sure ? undefined : `Erase ${student.nickname}`}
         onClick={() => (sure ? run(() => eraseStudent(student.id)) : setSure(true))}
       >
         {sure ? 'Yes, erase the name for good' : 'Erase'}
