@@ -44,6 +44,22 @@ describe('writing while another program holds the database', () => {
     expect((await groups()).map((g) => g.name)).toEqual(['before', 'after']);
   });
 
+  it('does a single statement when the lock is gone, and commits on every connection afterwards', async () => {
+    const db = await database();
+    const other = new libsql(file);
+    other.exec('BEGIN IMMEDIATE');
+    const alone = [1, 2, 3].map(async (n) => {
+      await db('study_groups').insert({ name: `alone ${n}` });
+    });
+    await new Promise((next) => setTimeout(next, 120));
+    other.exec('COMMIT');
+    other.close();
+    await Promise.all(alone);
+    for (let i = 0; i < 6; i++) await addGroup(`after them ${i}`, '');
+    const names = (await groups()).map((g) => g.name);
+    expect(names.filter((name) => /^(?:alone|after them)/u.test(name))).toHaveLength(9);
+  });
+
   it('keeps the order in which writes were asked for', async () => {
     const seen: number[] = [];
     await Promise.all(

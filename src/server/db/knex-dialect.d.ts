@@ -1,7 +1,9 @@
 declare module 'knex/lib/dialects/better-sqlite3/index.js' {
   import { Knex } from 'knex';
   export default class BetterSqlite3Client extends Knex.Client {
-    protected _query(connection: unknown, question: unknown): Promise<unknown>;
+    protected _query(connection: unknown, asked: unknown): Promise<unknown>;
+    /** Dates and booleans as SQLite knows them. */
+    protected _formatBindings(bindings: unknown): unknown;
   }
 }
 

@@ -54,18 +54,23 @@ export async function keptOr<T>(kind: string, key: string, make: () => Promise<T
     });
   }
   const work = (async () => {
-    const found = (await keptUnder<T>([key])).get(key);
-    if (found !== undefined) return found;
-    const made = await make();
-    await keep(kind, key, made);
-    return made;
+    try {
+      const found = (await keptUnder<T>([key])).get(key);
+      if (found !== undefined) {
+        underway.delete(key);
+        return found;
+      }
+      const made = await make();
+      // Who asked does not wait until it is kept; who asks meanwhile gets it from here.
+      void keep(kind, key, made).finally(() => underway.delete(key));
+      return made;
+    } catch (error) {
+      underway.delete(key);
+      throw error;
+    }
   })();
   underway.set(key, work);
-  try {
-    return await work;
-  } finally {
-    underway.delete(key);
-  }
+  return work;
 }
 
 /** That something could not be kept costs time later, and nothing else. */

@@ -1,3 +1,4 @@
+import libsql from 'libsql';
 import { ended, message, value } from '../../../tests/support/answers';
 import { bundled } from '../../../tests/support/bundle';
 import { ownDatabase } from '../../../tests/support/database';
@@ -9,7 +10,7 @@ import { jobState, startJob, stopJob } from './jobs';
 import { keptOr, keptUnder, keyFor } from './keep';
 import { inThread, stopThreads, threads } from './pool';
 
-ownDatabase();
+const { file } = ownDatabase();
 
 const request = requestWith();
 const made = makeSheet(request);
@@ -78,9 +79,23 @@ describe('what was worked out', () => {
       { n: 1 },
     ]);
     expect(await keptOr('test', key, make)).toEqual({ n: 1 });
+    while ((await keptUnder([key, 'another'])).size === 0) await new Promise((next) => setTimeout(next, 5));
     expect((await keptUnder([key, 'another'])).get(key)).toEqual({ n: 1 });
     expect(keyFor('test', ['one', { two: 3 }])).not.toBe(key);
     expect(keyFor('other', ['one', { two: 2 }])).not.toBe(key);
+  });
+
+  it('is answered while another program holds the database, and kept when it is free', async () => {
+    const key = keyFor('test', ['under a lock']);
+    const other = new libsql(file);
+    other.exec('BEGIN IMMEDIATE');
+    expect(await keptOr('test', key, async () => 9)).toBe(9);
+    // Those who ask meanwhile have it too.
+    expect(await keptOr('test', key, async () => 10)).toBe(9);
+    expect((await keptUnder([key])).size).toBe(0);
+    other.exec('COMMIT');
+    other.close();
+    while ((await keptUnder([key])).size === 0) await new Promise((next) => setTimeout(next, 5));
   });
 
   it('is not lost to those who wait for it when who asked first cancels', async () => {
