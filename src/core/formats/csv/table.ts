@@ -36,3 +36,9 @@ export function csvRows(rows: readonly (readonly Cell[])[], dialect: CsvDialect 
   });
   return `${body}\r\n`;
 }
+
+/** A table as somebody's spreadsheet wrote it, with commas, semicolons or tabs: its rows, each cell without its margins. */
+export function readCsv(text: string): string[][] {
+  const { data } = Papa.parse<string[]>(text.replace(/^\ufeff/u, ''), { skipEmptyLines: 'greedy' });
+  return data.map((row) => row.map((cell) => cell.trim()));
+}
