@@ -8,6 +8,7 @@ import { Note } from '@/ui/Note';
 import { useAnswer } from '@/ui/useAnswer';
 import { Overtaken } from '@/ui/Overtaken';
 import { useSaving } from '@/ui/useSaving';
+import { Problem } from '@/ui/Problem';
 import { changeStudent, enrol, eraseStudent, letLeave, type StudentWords } from './actions';
 
 /** A student at a bench, to be changed in place. */
@@ -88,11 +89,7 @@ export function StudentRow({ student }: { student: Student }) {
             Export what is held
           </a>{' '}
           <Erase student={student} />
-          {problem && (
-            <div role="alert" className="problem">
-              {problem}
-            </div>
-          )}
+          <Problem>{problem}</Problem>
         </td>
       </tr>
     </>
@@ -138,11 +135,7 @@ export function GoneRow({ student }: { student: Student }) {
           <Erase student={student} />
         </>
       )}
-      {problem && (
-        <div role="alert" className="problem">
-          {problem}
-        </div>
-      )}
+      <Problem>{problem}</Problem>
     </li>
   );
 }

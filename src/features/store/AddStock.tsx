@@ -7,6 +7,7 @@ import { useForm, useWatch } from 'react-hook-form';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import type { z } from 'zod';
+import { Problem } from '@/ui/Problem';
 import { newStock } from './actions';
 import {
   ASKS,
@@ -90,11 +91,7 @@ export function AddStock() {
         </Field>
         <Button type="submit">Add</Button>
       </form>
-      {problem && (
-        <div role="alert" className="problem">
-          {problem}
-        </div>
-      )}
+      <Problem>{problem}</Problem>
     </details>
   );
 }

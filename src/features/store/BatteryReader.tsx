@@ -18,6 +18,7 @@ import { SUPPLY_NAMES } from '@/messages/names';
 import type { Battery } from '@/server/repositories/batteries';
 import { Note } from '@/ui/Note';
 import { useAnswer } from '@/ui/useAnswer';
+import { Problem } from '@/ui/Problem';
 import { keepBattery } from './actions';
 import { BatteryTable } from './BatteryTable';
 
@@ -80,11 +81,7 @@ export function BatteryReader({ batteries }: { batteries: readonly Battery[] }) 
         {field('loaded', 'volts, loaded')}
         {field('load', 'load in ohms')}
       </div>
-      {begun && wrong.length > 0 && (
-        <div role="alert" className="problem">
-          {sentences(wrong)}
-        </div>
-      )}
+      {begun && wrong.length > 0 && <Problem>{sentences(wrong)}</Problem>}
       {battery && loaded > open && <p>Loaded it cannot show more than open: read both again.</p>}
       {battery && loaded <= open && (
         <>

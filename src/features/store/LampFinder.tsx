@@ -6,6 +6,7 @@ import { formatQuantity, identifyLamp, parseQuantity, type LampFigures, type Lam
 import { sentences } from '@/messages/findings';
 import { lampName } from '@/messages/names';
 import { listWords } from '@/messages/stepWords';
+import { Problem } from '@/ui/Problem';
 
 /** An unknown lamp, by the volts across it at a small current. */
 export function LampFinder({ figures }: { figures: Readonly<Record<LampType, LampFigures>> }) {
@@ -35,11 +36,7 @@ export function LampFinder({ figures }: { figures: Readonly<Record<LampType, Lam
         {field('volts', 'volts across it', '1.9')}
         {field('amps', 'current in mA', '7')}
       </div>
-      {begun && wrong.length > 0 && (
-        <div role="alert" className="problem">
-          {sentences(wrong)}
-        </div>
-      )}
+      {begun && wrong.length > 0 && <Problem>{sentences(wrong)}</Problem>}
       {begun && volts.ok && amps.ok && <p role="status">{guessWords(figures, volts.value, amps.value)}</p>}
     </section>
   );

@@ -20,6 +20,7 @@ import { SortHead } from '@/ui/SortHead';
 import { heard } from '@/ui/heard';
 import { Overtaken, type Shown } from '@/ui/Overtaken';
 import { useSaving } from '@/ui/useSaving';
+import { Problem } from '@/ui/Problem';
 import { changeStock, takeOutStock, type StockFormValues } from './actions';
 
 const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns });
@@ -136,11 +137,7 @@ function EditRow({ row, onDone }: { row: StockRow; onDone: () => void }) {
       <tr className="edit-row">
         <th scope="row">
           {name}
-          {problem && (
-            <div role="alert" className="problem">
-              {problem}
-            </div>
-          )}
+          <Problem>{problem}</Problem>
         </th>
         <td>
           <Form.Control

@@ -5,6 +5,7 @@ import Form from 'react-bootstrap/Form';
 import { stockName } from '@/messages/names';
 import type { SessionHead } from '@/server/repositories/sessions';
 import { useAnswer } from '@/ui/useAnswer';
+import { Problem } from '@/ui/Problem';
 import { tick } from './actions';
 
 /** What goes into the box for a session, to be ticked off while packing. */
@@ -36,11 +37,7 @@ export function PackingList({ session }: { session: SessionHead }) {
           </li>
         ))}
       </ul>
-      {problem && (
-        <div role="alert" className="problem">
-          {problem}
-        </div>
-      )}
+      <Problem>{problem}</Problem>
     </section>
   );
 }
