@@ -71,7 +71,11 @@ async function kindOf(lessonId: number, groupId: number) {
     value: typical,
     step: typical / 200,
   }));
-  const { judged, verdicts } = await inThread('judge', { expectation, bench, readings: bench });
+  const { judged, verdicts } = await inThread('judge', {
+    expectation,
+    bench: { noted: bench, looks: [] },
+    readings: bench,
+  });
   return {
     lessonId,
     expectation,

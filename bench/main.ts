@@ -1,9 +1,11 @@
 import { benchBands } from './bands';
+import { benchClass } from './class';
 import { benchDay } from './day';
 import { benchDictionary } from './dictionary';
 import { benchGrown, benchHouse } from './house';
 import { benchLayout } from './layout';
 import type { Line } from './measure';
+import { benchQuality } from './quality/quality';
 import { benchRun } from './run';
 import { benchSheet } from './sheet';
 import { benchSolve } from './solve';
@@ -16,6 +18,8 @@ const PARTS: Readonly<Record<string, () => Line[] | Promise<Line[]>>> = {
   layout: benchLayout,
   day: benchDay,
   dictionary: benchDictionary,
+  quality: benchQuality,
+  class: benchClass,
   house: benchHouse,
   grown: benchGrown,
 };

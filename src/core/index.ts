@@ -180,7 +180,8 @@ export {
 } from './board/edits';
 export { asBuilt, type AsBuilt } from './board/asBuilt';
 export { makesWanted } from './board/makesWanted';
-export { extraPart } from './board/readBack';
+export { extraPart, readBack } from './board/readBack';
+export { nets } from './board/sameCircuit';
 export { layOut, type LaidOut } from './board/layout/layOut';
 export type { LayoutRequest } from './board/layout/request';
 export { boundsOf, type Bounds } from './board/layout/bounds';
@@ -261,23 +262,14 @@ export { idsOf, type Gate, type GateReading, type LegPlace, type Piece, type Ste
 export { blocksOf, type Block } from './assembly/blocks';
 export { cardSections } from './assembly/sections';
 export { tapesOf, type Tape } from './assembly/taped';
+// pictures of boards
+export { homography, mapped, rectified, type Corners, type Pixels, type Spot } from './board/perspective';
 // checking
-export { benchState, expandedUncertainty, judge, type Verdict, type VerdictName } from './checking/verdict';
-export { diagnose, type Cause, type Diagnosis } from './checking/diagnose';
 export * from './checking/index';
-export { dryRuns, type DryRun, type LampChange, type Lasting, type Ruin } from './checking/dryRun';
-export { ASKED_STATES, RIGHT_STATES, type Candidate, type FaultContext } from './checking/faults/fault';
-export { everyFault, faultsOf } from './checking/faults/index';
-export { SEEN_WORDS, type SeenLook, type SeenWord } from './checking/seen';
 export { identifyLamp, type LampGuess } from './answers/identifyLamp';
 export { areFalling, fitLamp, fitMiss, type MeasuredPoint } from './answers/fitLamp';
 export { measuredBattery, spentAt, type MeasuredBattery } from './answers/measuredBattery';
 export { whatIf, type WhatIf, type Zone } from './answers/whatIf';
-export type { Expectation, Expected } from './checking/expected';
-export { implausible } from './checking/plausible';
-export { noteReading } from './checking/noted';
-export { columnSummary, type ColumnSummary } from './checking/column';
-export { judgeBench, judgeReading, type JudgedBench, type Noted } from './checking/bench';
 // kits
 export type { Kit, KitLine } from './kits/kit';
 export type { Substitute } from './kits/substitutes';
@@ -285,6 +277,7 @@ export { EXTRAS_MOST, type Extra } from './kits/extras';
 export { stockKey, stockSpecSchema, type StockItem, type StockSpec } from './kits/stock';
 // sheet
 export { cautionsAt, type Caution, type CautionCode } from './sheet/cautions';
+export { benchContextSchema, isEmptyContext, sheetAsFound, type BenchContext } from './sheet/asFound';
 export { faultContext, sessionExpectation, sessionSignatures } from './sheet/expectation';
 export { speaksOfMains } from './sheet/mains';
 export {

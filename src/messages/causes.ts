@@ -2,6 +2,7 @@ import {
   formatOhms,
   formatPercent,
   formatQuantity,
+  GLANCE,
   type Cause,
   type Diagnosis,
   type JudgedPoint,
@@ -62,10 +63,12 @@ const CAUSES: Readonly<Record<Cause['code'], CauseWords>> = {
   'cut-missing': ({ hole }) => `the strip not cut at ${hole}`,
   bridge: ({ hole = '', other = '' }) =>
     hole === 'p0' ? 'the plus tape touching the minus tape' : `a bridge of solder from ${hole} to ${other}`,
+  'legs-touching': ({ hole = '', other = '' }) =>
+    `bare legs touching at ${holeName(hole)} and ${holeName(other)}`,
   'tape-torn': ({ hole = '' }) =>
     `the ${hole.startsWith('p') ? 'plus' : 'minus'} tape torn before lane ${hole.slice(1)}`,
   'leg-astray': (data) =>
-    `the ${legName(data.kind, data.pin ?? '')} of ${thing(data)} a row off, as in ${holeName(data.hole ?? '')}`,
+    `the ${legName(data.kind, data.pin ?? '')} of ${thing(data)} a hole off, as in ${holeName(data.hole ?? '')}`,
   'probes-swapped': ({ point }, points) =>
     point === undefined ? 'probes swapped' : `probes swapped ${onPoint(point, points)}`,
   'volts-through-current-jack': () => 'probe in the meter’s current jack',
@@ -74,9 +77,13 @@ const CAUSES: Readonly<Record<Cause['code'], CauseWords>> = {
   'something-else': () => 'something else',
 };
 
-/** A cause in a few words, with its part, as it stands at the end of a row. */
-export function causeWords({ code, data }: Pick<Cause, 'code' | 'data'>, points: Points = []): string {
-  return CAUSES[code](data, points);
+/** A cause in a few words, with its part, as it stands at the end of a row; two at once are joined. */
+export function causeWords(
+  { code, data, also }: Pick<Cause, 'code' | 'data' | 'also'>,
+  points: Points = [],
+): string {
+  const first = CAUSES[code](data, points);
+  return also ? `${first}, and ${CAUSES[also.code](also.data, points)}` : first;
 }
 
 function onPoint(id: string, points: Points): string {
@@ -86,11 +93,22 @@ function onPoint(id: string, points: Points): string {
   return phrase.startsWith('across') ? phrase : `in ${phrase}`;
 }
 
-/** The first group as one phrase: what no checkpoint can tell apart stands together. */
-export function likeliestWords(diagnosis: Pick<Diagnosis, 'groups'>, points: Points = []): string {
-  const causes = (diagnosis.groups[0]?.causes ?? []).slice(0, 4);
+/**
+ * The first group as one phrase: what no checkpoint can tell apart stands together.
+ *
+ * @param begins a line with it
+ */
+export function likeliestWords(
+  diagnosis: Pick<Diagnosis, 'groups'>,
+  points: Points = [],
+  begins = true,
+): string {
+  const all = diagnosis.groups[0]?.causes ?? [];
+  // Of two things at once there are many ways to say the same: the likeliest speaks for them.
+  const causes = all.slice(0, all[0]?.also ? 1 : 4);
   const words = [...new Set(causes.map((cause) => broadWords(cause, points)))];
-  return startOf(words.join(', or '));
+  const text = words.join(', or ');
+  return begins ? startOf(text) : text;
 }
 
 /** Names of parts and holes stay as they are written; words begin with a capital. */
@@ -100,7 +118,9 @@ function startOf(text: string): string {
 
 /** Many legs may be the one astray; in a group they are said in one breath. */
 function broadWords(cause: Cause, points: Points): string {
-  return cause.code === 'leg-astray' ? `a leg of ${thing(cause.data)} a row off` : causeWords(cause, points);
+  return cause.code === 'leg-astray' && !cause.also
+    ? `a leg of ${thing(cause.data)} a hole off`
+    : causeWords(cause, points);
 }
 
 /** What to do where measuring tells no more, by what is likeliest. */
@@ -115,6 +135,7 @@ const DO_NEXT: Readonly<Partial<Record<Cause['code'], (data: Cause['data']) => s
   'resistor-missing': ({ part }) => `look whether both legs of ${part} reach its rows`,
   'resistor-shorted': ({ part }) => `look which row each leg of ${part} sits in`,
   'leg-astray': () => 'compare every leg with the card',
+  'legs-touching': () => 'look for bare legs that touch, and spread them',
   'jumper-missing': () => 'compare every wire with the card',
   'rail-gap': () => 'compare every wire with the card',
   'wrong-resistor': ({ part }) => `read the bands of ${part}`,
@@ -133,10 +154,14 @@ const DO_NEXT: Readonly<Partial<Record<Cause['code'], (data: Cause['data']) => s
 };
 
 /** What would settle it: the next measurement, or the thing to do when measuring cannot. */
-export function nextWords(diagnosis: Diagnosis, points: Points): string | undefined {
-  const point = points.find(({ id }) => id === diagnosis.next?.point);
+export function nextWords(
+  { next, groups = [] }: Partial<Pick<Diagnosis, 'groups' | 'next'>>,
+  points: Points,
+): string | undefined {
+  if (next?.point === GLANCE) return 'next: look at the lamps';
+  const point = points.find(({ id }) => id === next?.point);
   if (point) return `next: measure ${pointPhrase(point)}`;
-  for (const { code, data } of diagnosis.groups[0]?.causes ?? []) {
+  for (const { code, data } of groups[0]?.causes ?? []) {
     const words = DO_NEXT[code]?.(data);
     if (words) return words;
   }

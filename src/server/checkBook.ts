@@ -1,5 +1,6 @@
-import type { JudgedBench } from '@/core';
+import type { JudgedBench, SessionExpectation } from '@/core';
 import { judgeSession } from './judging';
+import { contextsOf, expectationsOf, type HeldContext } from './repositories/benchContexts';
 import { group, type Student } from './repositories/groups';
 import { judgementsOf } from './repositories/judgements';
 import { readings, type Reading } from './repositories/readings';
@@ -11,6 +12,10 @@ export interface CheckBook {
   readonly readings: readonly Reading[];
   /** How each student's bench stands, in their order. */
   readonly judged: readonly JudgedBench[];
+  /** What is different on some benches. */
+  readonly contexts: readonly HeldContext[];
+  /** What those are judged by, by student. */
+  readonly asFound: ReadonlyMap<number, SessionExpectation>;
 }
 
 const NOT_YET: JudgedBench = { verdicts: {}, state: 'none' };
@@ -19,10 +24,12 @@ const NOT_YET: JudgedBench = { verdicts: {}, state: 'none' };
 export async function checkBook(id: number): Promise<CheckBook> {
   const held = await session(id);
   const fresh = await judgeSession(id);
-  const [ofGroup, taken, judgements] = await Promise.all([
+  const [ofGroup, taken, judgements, contexts, asFound] = await Promise.all([
     group(held.groupId),
     readings([id]),
     judgementsOf(id),
+    contextsOf(id),
+    expectationsOf(id),
   ]);
   const read = new Set(taken.map((r) => r.studentId));
   const students = ofGroup.students
@@ -36,5 +43,7 @@ export async function checkBook(id: number): Promise<CheckBook> {
     students,
     readings: taken,
     judged: students.map((s) => stands.get(s.id) ?? NOT_YET),
+    contexts,
+    asFound,
   };
 }

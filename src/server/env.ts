@@ -12,6 +12,11 @@ const schema = z.object({
   MIVVET_HOSTS: z.string().default(''),
   /** A proxy in front of it says who asks, and how: `X-Forwarded-For`, `-Proto` and `-Host` are believed. */
   MIVVET_PROXY: z.literal('1').optional(),
+  /** A bench meter that listens for lines on the network, `host:port`: its readings drop into Check’s cells. */
+  MIVVET_METER: z
+    .string()
+    .regex(/^[^\s:]+(?::\d{1,5})?$/u, 'it should be host:port')
+    .optional(),
 });
 
 export interface Environment {
@@ -20,6 +25,7 @@ export interface Environment {
   readonly demo: boolean;
   readonly hosts: readonly string[];
   readonly behindProxy: boolean;
+  readonly meter: string | undefined;
 }
 
 /** The environment as checked; a wrong one stops the program with the name of the setting. */
@@ -29,12 +35,13 @@ export function environment(): Environment {
     const issue = read.error.issues[0]!;
     throw new Error(`Setting ${issue.path.join('.')}: ${issue.message}`);
   }
-  const { MIVVET_DB, MIVVET_WORKER, MIVVET_DEMO, MIVVET_HOSTS, MIVVET_PROXY } = read.data;
+  const { MIVVET_DB, MIVVET_WORKER, MIVVET_DEMO, MIVVET_HOSTS, MIVVET_PROXY, MIVVET_METER } = read.data;
   return {
     database: path.resolve(/* turbopackIgnore: true */ MIVVET_DB),
     worker: MIVVET_WORKER,
     demo: MIVVET_DEMO === '1',
     hosts: MIVVET_HOSTS.split(',').flatMap((host) => (host.trim() ? [host.trim().toLowerCase()] : [])),
     behindProxy: MIVVET_PROXY === '1',
+    meter: MIVVET_METER,
   };
 }

@@ -1,6 +1,14 @@
-import type { FaultSignatures, Outcome, SessionExpectation, Sheet, SheetRequest } from '@/core';
+import {
+  withExperience,
+  type FaultSignatures,
+  type Outcome,
+  type SessionExpectation,
+  type Sheet,
+  type SheetRequest,
+} from '@/core';
 import { lessonLine } from '@/messages/lessonLine';
 import { carefulRequest, sheetOf, sheetSurroundings } from './lessonSheet';
+import { faultCounts } from './repositories/foundFaults';
 import { group } from './repositories/groups';
 import { lesson } from './repositories/lessons';
 import type { SessionSummary } from './repositories/sessions';
@@ -39,19 +47,11 @@ export async function workOutFor(
   if (!made.ok) return made;
   const sheet = made.value;
   tell(SHEET_SHARE);
-  const { stock: _stock, students: _students, ...hangsOn } = request;
-  const expectation = await keptOr(
-    'expectation',
-    keyFor('expectation', [hangsOn, sheet.circuit, sheet.plan]),
-    async () => {
-      const shares = await faultsOf(
-        sheet,
-        request,
-        (share) => tell(SHEET_SHARE + (1 - SHEET_SHARE) * share),
-        stopped,
-      );
-      return inThread('expectation', { sheet, request, shares }, stopped);
-    },
+  const expectation = await expectationOfSheet(
+    sheet,
+    request,
+    (share) => tell(SHEET_SHARE + (1 - SHEET_SHARE) * share),
+    stopped,
   );
   tell(1);
   const summary: SessionSummary = {
@@ -67,6 +67,26 @@ export async function workOutFor(
     })),
   };
   return { ok: true, value: { request, sheet, expectation, summary }, findings: made.findings };
+}
+
+/** What a lesson's sessions are judged by, worked out once and kept; its causes weigh by the logbook where the house wants that. */
+export async function expectationOfSheet(
+  sheet: Sheet,
+  request: SheetRequest,
+  tell: Tell,
+  stopped: Pick<Watched, 'signal'>,
+): Promise<SessionExpectation> {
+  const { stock: _stock, students: _students, ...hangsOn } = request;
+  const plain = await keptOr(
+    'expectation',
+    keyFor('expectation', [hangsOn, sheet.circuit, sheet.plan]),
+    async () => {
+      const shares = await faultsOf(sheet, request, tell, stopped);
+      return inThread('expectation', { sheet, request, shares }, stopped);
+    },
+  );
+  if (request.style.causes !== 'logbook') return plain;
+  return { ...plain, dictionary: withExperience(plain.dictionary, await faultCounts()) };
 }
 
 /** Every mistake of a lesson, shared out among the threads. */

@@ -30,6 +30,43 @@ export async function heldOfStudent(id: number) {
     .select('title as lesson', 'on_date as day', 'state', 'cause', 'next')) as Readonly<
     Record<string, unknown>
   >[];
+  const found = (await db('found_faults')
+    .join('sessions', 'sessions.id', 'session_id')
+    .join('lessons', 'lessons.id', 'lesson_id')
+    .where({ student_id: id })
+    .orderBy('found_faults.id')
+    .select(
+      'title as lesson',
+      'on_date as day',
+      'words as found',
+      'found_by as foundBy',
+      'found_at as foundAt',
+    )) as Readonly<Record<string, unknown>>[];
+  const seats = (await db('seats')
+    .join('sessions', 'sessions.id', 'session_id')
+    .where({ student_id: id })
+    .select('on_date as day', 'taken_at as takenAt')) as Readonly<Record<string, unknown>>[];
+  const different = (await db('bench_contexts')
+    .join('sessions', 'sessions.id', 'session_id')
+    .where({ student_id: id })
+    .select('on_date as day', 'context')) as Readonly<Record<string, unknown>>[];
+  const pictures = (await db('photos')
+    .join('sessions', 'sessions.id', 'session_id')
+    .where({ student_id: id })
+    .select('on_date as day', 'taken_at as takenAt', 'width', 'height')) as Readonly<
+    Record<string, unknown>
+  >[];
   const { bench, nickname, archivedAt } = own;
-  return { nickname, bench, group: name, left: archivedAt, readings, judged };
+  return {
+    nickname,
+    bench,
+    group: name,
+    left: archivedAt,
+    readings,
+    judged,
+    found,
+    seats,
+    different,
+    pictures,
+  };
 }

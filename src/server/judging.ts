@@ -1,5 +1,7 @@
-import type { Noted, SessionExpectation } from '@/core';
+import { GLANCE, glanceVerdict, lampsIn, partsIn, type Noted, type SessionExpectation } from '@/core';
 import { likeliestWords, nextWords } from '@/messages/causes';
+import { benchRead } from '@/messages/seen';
+import { expectationsOf } from './repositories/benchContexts';
 import { benchesWaiting, keepJudgement, type Bench, type BenchJudgement } from './repositories/judgements';
 import { PREDICTED, readings, type Reading } from './repositories/readings';
 import { expectationOf } from './repositories/sessions';
@@ -15,8 +17,14 @@ interface Fresh {
 export async function judgeSession(sessionId: number): Promise<Fresh> {
   const waiting = await benchesWaiting(sessionId);
   if (waiting.length === 0) return { judgements: [], kept: Promise.resolve() };
-  const [expectation, all] = await Promise.all([expectationOf(sessionId), readings([sessionId])]);
-  const fresh = await Promise.all(waiting.map((bench) => judgeOne(bench, expectation, all)));
+  const [expectation, own, all] = await Promise.all([
+    expectationOf(sessionId),
+    expectationsOf(sessionId),
+    readings([sessionId]),
+  ]);
+  const fresh = await Promise.all(
+    waiting.map((bench) => judgeOne(bench, own.get(bench.studentId) ?? expectation, all)),
+  );
   const kept = Promise.all(
     fresh.map(({ judgement, newest, verdicts }) => keepJudgement(judgement, newest, verdicts)),
   );
@@ -27,10 +35,11 @@ export async function judgeSession(sessionId: number): Promise<Fresh> {
 
 async function judgeOne(bench: Bench, expectation: SessionExpectation, all: readonly Reading[]) {
   const own = all.filter((r) => r.studentId === bench.studentId);
-  const real = own.filter((r) => r.point !== PREDICTED);
+  const real = own.filter((r) => r.point !== PREDICTED && r.point !== GLANCE);
+  const glances = own.filter((r) => r.point === GLANCE);
   const { judged, verdicts } = await inThread('judge', {
     expectation,
-    bench: notedOf(bench.studentId, own),
+    bench: readAt(bench.studentId, own, expectation),
     readings: real.map(noted),
   });
   const { points } = expectation.dictionary;
@@ -47,6 +56,7 @@ async function judgeOne(bench: Bench, expectation: SessionExpectation, all: read
     newest: own[own.length - 1]?.id ?? 0,
     verdicts: [
       ...real.map(({ id }, i) => ({ id, verdict: verdicts[i] })),
+      ...glances.map(({ id, value }) => ({ id, verdict: glanceVerdict(value) })),
       ...own.filter((r) => r.point === PREDICTED).map(({ id }) => ({ id, verdict: undefined })),
     ],
   };
@@ -54,10 +64,10 @@ async function judgeOne(bench: Bench, expectation: SessionExpectation, all: read
 
 const noted = ({ point, value, step }: Reading): Noted => ({ point, value, step });
 
-/** What counts now at the checkpoints of one student: the newest reading of each. */
-export function notedOf(studentId: number, all: readonly Reading[]): Noted[] {
+/** What counts now of one student: the newest reading of each checkpoint, and the newest glance. */
+export function readAt(studentId: number, all: readonly Reading[], expectation: SessionExpectation) {
   const own = all.filter((r) => r.studentId === studentId && r.point !== PREDICTED);
-  return [...new Map(own.map((r) => [r.point, noted(r)])).values()];
+  return benchRead(own, lampsIn(expectation), partsIn(expectation));
 }
 
 const held = globalThis as { mivvetJudging?: Promise<void> | undefined };

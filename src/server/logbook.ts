@@ -1,4 +1,4 @@
-import type { Band, Checkpoint, VerdictName } from '@/core';
+import { GLANCE, type Band, type Checkpoint, type VerdictName } from '@/core';
 import { setImmediate as breath } from 'node:timers/promises';
 import { pointName } from '@/messages/points';
 import { database } from './db/connection';
@@ -161,7 +161,7 @@ function fromRow(row: Stored, names: Map<string, string>): LogRow {
     bench: row.bench,
     nickname: row.nickname,
     point: row.point,
-    where: row.checkpoint === null ? row.point : nameOf(row.checkpoint, names),
+    where: row.checkpoint === null ? plainWhere(row.point) : nameOf(row.checkpoint, names),
     typed: row.typed,
     value: row.value,
     unit: row.unit ?? 'A',
@@ -177,6 +177,11 @@ function fromRow(row: Stored, names: Map<string, string>): LogRow {
     takenAt: row.taken_at,
     cause: counts && row.state === 'off' ? (row.cause ?? '') : '',
   };
+}
+
+/** What is noted at no checkpoint: a glance at the lamps, a prediction. */
+function plainWhere(point: string): string {
+  return point === GLANCE ? 'lamps' : point;
 }
 
 function nameOf(checkpoint: string, names: Map<string, string>): string {

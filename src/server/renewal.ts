@@ -1,9 +1,11 @@
 import { type Band, type JudgedBench, type SessionExpectation } from '@/core';
 import { pointName } from '@/messages/points';
 import { checkBook } from './checkBook';
-import { notedOf } from './judging';
+import { readAt } from './judging';
 import { workOutFor, type Watched } from './givenLesson';
 import { inThread } from './work/pool';
+import { expectationsAsFound } from './benchContext';
+import { contextsOf, expectationsOf } from './repositories/benchContexts';
 import { underEarlierIds } from './repositories/keptExpectation';
 import type { Session, SessionSummary } from './repositories/sessions';
 import type { Outcome } from '@/core';
@@ -28,6 +30,8 @@ export interface RenewalChanges {
 
 interface Renewed {
   readonly expectation: SessionExpectation;
+  /** By student, of the benches on which something is different. */
+  readonly asFound: ReadonlyMap<number, SessionExpectation>;
   readonly summary: SessionSummary;
 }
 
@@ -37,7 +41,10 @@ export async function renewedFor(held: Session, watched: Watched = {}): Promise<
   if (!made.ok) return made;
   const { summary } = made.value;
   const expectation = underEarlierIds(made.value.expectation, held.expectation);
-  return { ok: true, value: { expectation, summary }, findings: made.findings };
+  const stopped = watched.signal ? { signal: watched.signal } : {};
+  const asFound = await expectationsAsFound(made.value, held.expectation, await contextsOf(held.id), stopped);
+  if (!asFound.ok) return asFound;
+  return { ok: true, value: { expectation, asFound: asFound.value, summary }, findings: made.findings };
 }
 
 export async function renewalChanges(
@@ -47,12 +54,16 @@ export async function renewalChanges(
   const { session: held, students, readings } = await checkBook(sessionId);
   const renewed = await renewedFor(held, watched);
   if (!renewed.ok) return renewed;
-  const next = renewed.value.expectation;
+  const { expectation: next, asFound } = renewed.value;
+  const own = await expectationsOf(sessionId);
   const stands = await Promise.all(
     students.map(async ({ id }) => {
       const task = (expectation: SessionExpectation) =>
-        inThread('judge', { expectation, bench: notedOf(id, readings), readings: [] });
-      const [before, after] = await Promise.all([task(held.expectation), task(next)]);
+        inThread('judge', { expectation, bench: readAt(id, readings, expectation), readings: [] });
+      const [before, after] = await Promise.all([
+        task(own.get(id) ?? held.expectation),
+        task(asFound.get(id) ?? next),
+      ]);
       return { before: before.judged.state, after: after.judged.state };
     }),
   );

@@ -3,6 +3,7 @@ import { database, settleNow } from './db/connection';
 import { DatabaseProblem } from './db/problems';
 import { environment } from './env';
 import { judgeInBackground } from './judging';
+import { letPicturesGoInTime } from './pictures/retention';
 import { patternSigns } from './lessonSheet';
 import { noteRunning, noteStopped } from './running';
 
@@ -20,6 +21,7 @@ export async function startHouse(): Promise<void> {
     noteRunning(file);
     void judgeInBackground();
     void patternSigns().catch(() => undefined);
+    letPicturesGoInTime();
     if (!demo) backUpDaily();
   } catch (error) {
     // Every page says the same, and works as soon as the cause is gone.

@@ -7,19 +7,35 @@ export const STATUS_WORDS: Readonly<Record<Status, string>> = {
   none: 'not measured',
 };
 
-/** Status by shape first, colour second: filled disc, half disc, triangle, ring. */
-export function StatusMark({ status, size = 12 }: { status: Status; size?: number }) {
+interface Props {
+  readonly status: Status;
+  readonly size?: number;
+  /** Right in all that was measured, with something left to measure. */
+  readonly soFar?: boolean;
+}
+
+/** Status by shape first, colour second: filled disc, ring with a dot for right so far, half disc, triangle, ring. */
+export function StatusMark({ status, size = 12, soFar = false }: Props) {
   return (
     <svg
       width={size}
       height={size}
       viewBox="0 0 12 12"
       role="img"
-      aria-label={STATUS_WORDS[status]}
+      aria-label={soFar ? 'right so far' : STATUS_WORDS[status]}
       className="status-mark"
     >
-      <Shape status={status} />
+      {soFar ? <SoFar /> : <Shape status={status} />}
     </svg>
+  );
+}
+
+function SoFar() {
+  return (
+    <>
+      <circle cx="6" cy="6" r="4.9" fill="none" stroke="var(--right)" strokeWidth="1.3" />
+      <circle cx="6" cy="6" r="2.2" fill="var(--right)" />
+    </>
   );
 }
 

@@ -27,6 +27,7 @@ import {
   trimRange,
   whatIf,
   type BandOptions,
+  type BenchRead,
   type Beneath,
   type Day,
   type Heard,
@@ -35,7 +36,6 @@ import {
   type TestSound,
   type Circuit,
   type JudgedBench,
-  type Noted,
   type Outcome,
   type SessionExpectation,
   type Sheet,
@@ -54,8 +54,8 @@ export const coreApi = {
     return makeSheet(request);
   },
   asItStands,
-  judge(session: SessionExpectation, benches: readonly (readonly Noted[])[]): JudgedBench[] {
-    return benches.map((noted) => judgeBench(session, noted));
+  judge(session: SessionExpectation, benches: readonly BenchRead[]): JudgedBench[] {
+    return benches.map(({ noted, looks }) => judgeBench(session, noted, looks));
   },
   slice(circuit: Circuit, seed: number, from: number, to: number, all: number) {
     return drawSlice(circuit, seed, from, to, all);

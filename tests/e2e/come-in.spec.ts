@@ -92,7 +92,7 @@ test('a helper comes to one session by its code, and nowhere else, until it ends
   await page.getByRole('link', { name: /^Tern, / }).click();
   await expect(page.getByRole('heading', { name: 'Pier lamp: is every bench right?' })).toBeVisible();
   const check = new URL(page.url()).pathname;
-  await page.getByRole('button', { name: 'Let helpers in' }).click();
+  await page.getByRole('button', { name: 'Let others in' }).click();
   await page.getByRole('button', { name: 'A code for 4 hours' }).first().click();
   const code = (await page.locator('.join-code .code').innerText()).trim();
   expect(code).toMatch(/^[A-Z0-9]{6}$/u);

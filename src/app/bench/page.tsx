@@ -1,17 +1,23 @@
+import '@/features/bench/bench.css';
+import '@/features/plan/plan.css';
+import { BenchWork } from '@/features/bench/BenchWork';
+import { ChooseBench } from '@/features/bench/ChooseBench';
 import { admit } from '@/server/access/admit';
+import { benchChoices, ownBench } from '@/server/ownBench';
 import { codesOf } from '@/server/repositories/codes';
 import { session } from '@/server/repositories/sessions';
 import { clockTime, longDayName } from '@/ui/dates';
 
 export const dynamic = 'force-dynamic';
-export const metadata = { title: 'Your session' };
+export const metadata = { title: 'Your bench' };
 
-/** What a student sees of the session that they came to. */
+/** A student's own bench in the session that they came to; before that, which one it is. */
 export default async function BenchPage() {
   const asking = await admit('/bench');
   const id = asking?.session;
   if (id === undefined) return null;
-  const [held, codes] = await Promise.all([session(id), codesOf(id)]);
+  if (asking?.seat) return <BenchWork own={await ownBench(id, asking.seat.studentId)} />;
+  const [held, codes, benches] = await Promise.all([session(id), codesOf(id), benchChoices(id)]);
   const code = codes.find((one) => one.id === asking?.code);
   return (
     <div className="page">
@@ -23,7 +29,7 @@ export default async function BenchPage() {
           <h1>{held.lessonTitle}</h1>
         </div>
       </div>
-      <p>{held.summary.sentence}</p>
+      <ChooseBench benches={benches} />
       {code && <p className="soft">You are in until {clockTime(code.endsAt)}.</p>}
     </div>
   );

@@ -4,17 +4,18 @@ import Link from 'next/link';
 import { MeterForm } from '@/features/settings/MeterForm';
 import { StyleForm } from '@/features/settings/StyleForm';
 import { Backups } from '@/features/settings/Backups';
+import { Pictures } from '@/features/settings/Pictures';
 import { Passphrase } from '@/features/settings/Passphrase';
 import { backupState } from '@/server/backup/backUp';
 import { environment } from '@/server/env';
-import { houseStyle, meter } from '@/server/repositories/settings';
+import { houseStyle, meter, pictureRule } from '@/server/repositories/settings';
 
 export const dynamic = 'force-dynamic';
 export const metadata = { title: 'House style' };
 
 export default async function SettingsPage() {
   await admit('/settings');
-  const [style, ownMeter] = await Promise.all([houseStyle(), meter()]);
+  const [style, ownMeter, pictures] = await Promise.all([houseStyle(), meter(), pictureRule()]);
   const { demo } = environment();
   return (
     <div className="page">
@@ -32,6 +33,9 @@ export default async function SettingsPage() {
         <section className="ruled">
           <h2>The class meter</h2>
           <MeterForm meter={ownMeter.value} version={ownMeter.version} />
+          <div className="ruled pt-4">
+            <Pictures days={pictures.value.days} version={pictures.version} />
+          </div>
           <div className="ruled pt-4">
             <Backups state={backupState()} daily={!demo} />
           </div>

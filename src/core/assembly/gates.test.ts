@@ -24,7 +24,7 @@ const enough = (events: readonly unknown[]) => events.length > 250;
 /** Seconds in which every lamp of a lesson that moves has had its turn. */
 const LONG = 40;
 /** More than 200 wishes over all patterns; lessons of two chips, or of a tone, take the longest to follow. */
-const EACH = 10;
+const EACH = 7;
 const EACH_LONG: Readonly<Record<string, number>> = {
   alternate: 3,
   chain: 4,

@@ -1,25 +1,23 @@
 import type { Measured, MeterFigures } from '../catalogue/meter';
 import { withoutWires } from '../circuit/wires';
-import { observeHeld } from '../observe/benches';
-import { hasFigure, isGapped, type Checkpoint, type Shows } from '../observe/checkpoint';
+import { hasFigure, isGapped, type Checkpoint } from '../observe/checkpoint';
 import { burdensFor, drawPoints, drawsLike, type Likeness } from '../observe/draws';
-import { lampsSeen, type Look } from '../observe/looks';
-import type { Outcome } from '../findings/finding';
-import type { Observation } from '../observe/observation';
 import { mayMove, observe } from '../observe/observe';
 import { readingsIn } from '../observe/responses';
 import type { FaultCode, FaultData } from '../parts/mistake';
 import { meterUseAt, type Candidate, type FaultContext } from './faults/fault';
 import { everyFault, faultsOf } from './faults/index';
+import type { Sight } from './seen';
+import { sightOf } from './sight';
 
 /** What each checkpoint reads under one candidate: mean and covariance over the spread of its parts; and how lamps look. */
-export interface Signature {
-  readonly code: FaultCode;
+export interface Signature extends Sight {
   readonly data: FaultData;
+  /** A second thing that is wrong at the same bench. */
+  readonly also?: { readonly code: FaultCode; readonly data: FaultData };
   readonly prior: number;
   readonly means: readonly number[];
   readonly covariance: readonly (readonly number[])[];
-  readonly looks: Readonly<Record<string, Look>>;
 }
 
 /** A checkpoint as a session keeps it. */
@@ -83,29 +81,48 @@ export function faultSignatures(
   const candidates = like ? faultsOf(context) : everyFault(context);
   for (const [place, candidate] of candidates.entries()) {
     if (place % share.of !== share.at) continue;
-    const own = candidate.prior <= RARE.prior ? Math.min(samples, RARE.samples) : samples;
     const seen = observe(withoutWires(candidate.circuit));
-    const draws = { samples: own, seed };
-    const observed = () =>
-      like && seen.ok && candidate.use !== 'across-lamp' && points.every((point) => !point.held)
-        ? drawsLike(seen.value, points, meterUseAt(candidate), like, draws)
-        : undefined;
-    const moves = seen.ok && seen.value.kind === 'moving' && candidate.code !== 'right';
-    // What rests but cannot be drawn, a chip hung between other parts, is told as it was observed.
-    const figures =
-      (candidate.code === 'right' ? wholeDraws(like) : undefined) ??
-      (moves ? observed() : undefined) ??
-      drawReadings(candidate, points, burdens, own, seed, like) ??
-      observed();
+    const figures = figuresOf(candidate, seen, { points, meter, burdens, like, samples, seed });
     if (!figures) unsettled++;
     else
       signed.push({
         place,
-        signature: signature(candidate, figures, looksOf(candidate, context.shows, seen)),
+        signature: signature(candidate, figures, sightOf(candidate, candidate.circuit, context, seen)),
       });
     onProgress?.((place + 1) / candidates.length);
   }
   return { signed, unsettled };
+}
+
+/** What all candidates of a dictionary are drawn with. */
+interface Drawn {
+  readonly points: readonly Checkpoint[];
+  readonly meter: MeterFigures;
+  readonly burdens: readonly number[];
+  readonly like: Likeness | undefined;
+  readonly samples: number;
+  readonly seed: number;
+}
+
+/** The readings of a candidate over its spreads; undefined where it does not settle. */
+function figuresOf(
+  candidate: Candidate,
+  seen: ReturnType<typeof observe>,
+  { points, meter, burdens, like, samples, seed }: Drawn,
+): readonly Float64Array[] | undefined {
+  const own = candidate.prior <= RARE.prior ? Math.min(samples, RARE.samples) : samples;
+  const observed = () =>
+    like && seen.ok && candidate.use !== 'across-lamp' && points.every((point) => !point.held)
+      ? drawsLike(seen.value, points, meterUseAt(candidate), like, { samples: own, seed })
+      : undefined;
+  const drawn = (ohms: readonly number[]) => drawReadings(candidate, points, ohms, own, seed, like);
+  if (candidate.code === 'right') return wholeDraws(like) ?? drawn(burdens) ?? observed();
+  // What moves has been run once, and is not run again for the meter's range: its readings follow the right build's,
+  // whose meter is counted.
+  if (seen.ok && seen.value.kind === 'moving') return observed() ?? drawn(burdens);
+  // Each is read on the range that its own current wants: a short is not read through ten ohms. What rests but cannot be
+  // drawn, a chip hung between other parts, is told as it was observed.
+  return drawn(burdensFor(candidate.circuit, points, meter, seen.ok ? seen.value : undefined)) ?? observed();
 }
 
 /**
@@ -173,7 +190,7 @@ export function drawReadings(
 }
 
 /** A knob or button that is not where it should be is not put there for the reading. */
-function freed(points: readonly Checkpoint[], { code, data }: Candidate): readonly Checkpoint[] {
+export function freed(points: readonly Checkpoint[], { code, data }: Candidate): readonly Checkpoint[] {
   if (code !== 'knob-elsewhere' && code !== 'button-open' && code !== 'switch-off') return points;
   return points.map((point) => {
     const held = Object.fromEntries(Object.entries(point.held ?? {}).filter(([part]) => part !== data.part));
@@ -181,11 +198,7 @@ function freed(points: readonly Checkpoint[], { code, data }: Candidate): readon
   });
 }
 
-function signature(
-  candidate: Candidate,
-  figures: readonly Float64Array[],
-  looks: Signature['looks'],
-): Signature {
+function signature(candidate: Candidate, figures: readonly Float64Array[], sight: Sight): Signature {
   const means = figures.map((values) => values.reduce((sum, v) => sum + v, 0) / values.length);
   const covariance = figures.map((a, i) =>
     figures.map((b, j) => {
@@ -194,22 +207,6 @@ function signature(
       return sum / Math.max(1, a.length - 1);
     }),
   );
-  const { code, data, prior } = candidate;
-  return { code, data, prior, means, covariance, looks };
-}
-
-/** How each lamp of a candidate looks with all parts at their nominal values; one that is gone is dark. */
-function looksOf(
-  { circuit }: Candidate,
-  shows: Shows | undefined,
-  seen: Outcome<Observation>,
-): Record<string, Look> {
-  const looksIn = (now: Outcome<Observation>) =>
-    now.ok ? lampsSeen(now.value).map(({ part, look }) => [part, look] as const) : [];
-  if (!shows) return Object.fromEntries(looksIn(seen));
-  return Object.fromEntries(
-    Object.entries(shows).flatMap(([lamp, held]) =>
-      looksIn(observeHeld(circuit, held)).filter(([part]) => part === lamp),
-    ),
-  );
+  const { data, prior } = candidate;
+  return { ...sight, data, prior, means, covariance };
 }

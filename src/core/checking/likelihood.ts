@@ -1,19 +1,40 @@
-import { meterHalfWidth, rangeFor, type MeterFigures } from '../catalogue/meter';
+import { isWatched, meterHalfWidth, rangeFor, type MeterFigures } from '../catalogue/meter';
 import { DenseLu } from '../numerics/lu';
 import { measuredAt, type FaultDictionary, type Signature } from './dictionary';
 
-/** One reading, by the index of its checkpoint. */
+/** One reading, by the index of its checkpoint, with how far off the meter may be. */
 export interface Taken {
   readonly point: number;
   readonly value: number;
-  /** Half-width of the meter's uncertainty about it. */
-  readonly halfWidth: number;
+  /** What the meter's share of the reading may be off by: one meter is off the same way everywhere. */
+  readonly gain: number;
+  /** What its last digits may be off by: each time anew. */
+  readonly own: number;
 }
 
 /** Beyond this many standard deviations a reading excludes a candidate. */
-const EXCLUDED_AT = 5;
-/** The normal curve is only an approximation of bounded spreads: each standard deviation is widened by this much. */
-const WIDENING = 1.1;
+export const EXCLUDED_AT = 6;
+/** Parts are taken to spread by this much more than is stated of them. */
+const WIDENING = 1.2;
+/**
+ * Degrees of freedom of the curve: with fewer its tails are heavier. The parts' spreads are bounded and only roughly
+ * normal, and their limits only roughly known. Source: Lange, Little & Taylor, J. Am. Stat. Assoc. 84, 1989.
+ */
+const FREEDOM = 8;
+/** Variance of a rectangular spread over its half-width squared. Source: JCGM 100:2008, 4.3.7. */
+const RECTANGULAR = 1 / 3;
+
+/** What a meter may be off by at a reading: the part that is the same all day, and the part that is new each time. */
+export function meterLimits(
+  meter: MeterFigures,
+  measured: ReturnType<typeof measuredAt>,
+  reading: Parameters<typeof meterHalfWidth>[2],
+): Pick<Taken, 'gain' | 'own'> {
+  const whole = meterHalfWidth(meter, measured, reading);
+  if (isWatched(measured)) return { gain: 0, own: whole };
+  const gain = meter[measured].share * Math.abs(reading.value);
+  return { gain, own: whole - gain };
+}
 
 /** Standard deviation of a reading yet to be taken under a candidate: its parts' spread and the meter's own. */
 export function deviation(
@@ -23,35 +44,44 @@ export function deviation(
   point: number,
 ): number {
   const { usual } = dictionary.points[point]!;
-  const measure = measuredAt(dictionary.points[point]!);
+  const measured = measuredAt(dictionary.points[point]!);
   const value = signature.means[point]!;
-  const range = rangeFor(meter, measure, Math.max(Math.abs(value), usual));
-  return spreadWith(signature, point, meterHalfWidth(meter, measure, { value, range, step: 0 }));
+  const range = rangeFor(meter, measured, Math.max(Math.abs(value), usual));
+  const { gain, own } = meterLimits(meter, measured, { value, range, step: 0 });
+  return Math.sqrt(partsVariance(signature, point, point) + RECTANGULAR * (gain ** 2 + own ** 2));
 }
 
-function spreadWith(signature: Signature, point: number, halfWidth: number): number {
-  const spread = Math.max(0, signature.covariance[point]![point]!) * WIDENING ** 2;
-  return Math.sqrt(spread + halfWidth ** 2 / 3);
+function partsVariance({ covariance }: Signature, i: number, j: number): number {
+  const spread = covariance[i]![j]! * WIDENING ** 2;
+  return i === j ? Math.max(0, spread) : spread;
+}
+
+/** Whether a reading by itself lies further from a candidate than its parts and the meter allow. */
+function excludes(signature: Signature, { point, value, gain, own }: Taken): boolean {
+  const variance = partsVariance(signature, point, point) + RECTANGULAR * (gain ** 2 + own ** 2);
+  return (value - signature.means[point]!) ** 2 > EXCLUDED_AT ** 2 * variance;
 }
 
 /**
- * Natural logarithm of the density of the readings under a candidate (multivariate normal of the drawn
- * circuits, with the meter's variance added), or −Infinity when a reading excludes it.
+ * Natural logarithm of the density of the readings under a candidate: the multivariate t of its drawn circuits, with
+ * the meter's variance added, or −Infinity when a reading excludes it.
  */
-export function logLikelihood(signature: Signature, taken: readonly Taken[]): number {
-  for (const { point, value, halfWidth } of taken) {
-    const away = Math.abs(value - signature.means[point]!);
-    if (away > EXCLUDED_AT * spreadWith(signature, point, halfWidth)) return -Infinity;
-  }
+export function logLikelihood(
+  signature: Signature,
+  taken: readonly Taken[],
+  meter: readonly string[],
+): number {
+  if (taken.some((reading) => excludes(signature, reading))) return -Infinity;
   const n = taken.length;
   const matrix = new Float64Array(n * n);
   const offset = new Float64Array(n);
   taken.forEach((a, i) => {
     offset[i] = a.value - signature.means[a.point]!;
     taken.forEach((b, j) => {
-      matrix[i * n + j] = signature.covariance[a.point]![b.point]! * WIDENING ** 2;
+      const shared = meter[a.point] === meter[b.point] ? Math.sign(a.value * b.value) * a.gain * b.gain : 0;
+      const own = i === j ? a.own ** 2 : 0;
+      matrix[i * n + j] = partsVariance(signature, a.point, b.point) + RECTANGULAR * (shared + own);
     });
-    matrix[i * n + i]! += a.halfWidth ** 2 / 3;
   });
   const lu = new DenseLu(n);
   const solved = offset.slice();
@@ -63,5 +93,20 @@ export function logLikelihood(signature: Signature, taken: readonly Taken[]): nu
     distance += offset[i]! * solved[i]!;
     logDeterminant += Math.log(Math.abs(matrix[lu.order[i]! * n + i]!));
   }
-  return -0.5 * (distance + logDeterminant + n * Math.log(2 * Math.PI));
+  return (
+    STUDENT[n]! - 0.5 * logDeterminant - 0.5 * (FREEDOM + n) * Math.log1p(Math.max(0, distance) / FREEDOM)
+  );
+}
+
+/** Logarithm of the constant of the multivariate t in n dimensions. */
+const STUDENT = Array.from(
+  { length: 64 },
+  (_, n) => logGamma((FREEDOM + n) / 2) - logGamma(FREEDOM / 2) - (n / 2) * Math.log(FREEDOM * Math.PI),
+);
+
+/** Of multiples of a half: by the recurrence from Γ(1/2) = √π and Γ(1) = 1. */
+function logGamma(half: number): number {
+  let sum = 0;
+  for (let x = half - 1; x > 0; x--) sum += Math.log(x);
+  return sum + (half % 1 === 0 ? 0 : 0.5 * Math.log(Math.PI));
 }

@@ -32,3 +32,16 @@ export function noteReading(typed: string, measured: Measured): Outcome<{ value:
   const step = scale.ok ? scale.value * 10 ** -decimals : 0;
   return accepted({ value: figure.value, step });
 }
+
+/**
+ * A reading as it would be typed in its column, with every digit that was noted: the other way round.
+ *
+ * @param step the last digit, in SI; 0 for what was counted
+ * @example typedReading({ value: 0.00885, step: 1e-5 }, 'amps') // '8.85'
+ */
+export function typedReading({ value, step }: { value: number; step: number }, measured: Measured): string {
+  const scale = BARE[measured];
+  if (step === 0) return String(Number((value / scale).toPrecision(3)));
+  const decimals = Math.max(0, Math.round(-Math.log10(step / scale)));
+  return (value / scale).toFixed(decimals).replace(/^-(0\.?0*)$/u, '$1');
+}

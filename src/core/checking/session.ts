@@ -15,4 +15,4 @@ export interface SessionExpectation {
  * The rule by which benches are judged, by number: it goes up whenever the same readings may come to another verdict,
  * state or cause, so that what was kept by an earlier one is judged anew.
  */
-export const JUDGING_RULE = 1;
+export const JUDGING_RULE = 3;

@@ -50,9 +50,12 @@ export function expandedUncertainty(reading: MeterReading, meter: MeterFigures, 
   return (2 * meterHalfWidth(meter, measured, reading)) / Math.sqrt(3);
 }
 
-/** A bench stands as its worst reading does; with none it is not measured. */
-export function benchState(verdicts: readonly VerdictName[]): VerdictName | 'none' {
-  if (verdicts.includes('off')) return 'off';
-  if (verdicts.includes('close')) return 'close';
-  return verdicts.length ? 'right' : 'none';
+/**
+ * A look at the lamps by itself: right where all of them look as planned.
+ *
+ * @param odd how many do not
+ */
+export function glanceVerdict(odd: number): Verdict {
+  const right = odd === 0;
+  return { verdict: right ? 'right' : 'off', side: right ? 'inside' : 'above', uncertainty: 0, range: 0 };
 }

@@ -122,10 +122,20 @@ function likeDraws(
   );
 }
 
-/** The meter's ohms in series at each checkpoint, on the range that the build's own current wants; 0 for volts. */
-export function burdensFor(circuit: Circuit, points: readonly Checkpoint[], meter: MeterFigures): number[] {
+/**
+ * The meter's ohms in series at each checkpoint, on the range that the build's own current wants; 0 for volts.
+ *
+ * @param plain the build with nothing held, where it has been observed
+ */
+export function burdensFor(
+  circuit: Circuit,
+  points: readonly Checkpoint[],
+  meter: MeterFigures,
+  plain?: Observation,
+): number[] {
   return points.map((point) => {
     if (!isGapped(point)) return 0;
+    if (plain && !point.held) return burdenAt(meter, gapAmps(plain, point));
     const seen = observe(withHeld(circuit, point.held));
     if (!seen.ok) return burdenAt(meter, 0);
     return burdenAt(meter, gapAmps(seen.value, point));

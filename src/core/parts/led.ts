@@ -33,7 +33,7 @@ export const led: PartTraits<'led'> = {
       const { vf, at: atAmps, n, rs, vfLow, vfHigh } = lamps[other];
       const params = { ...part.params, vf, at: atAmps, n, rs, vfLow, vfHigh };
       const fitted = withPart(circuit, part.id, () => ({ ...part, params }));
-      return { code: 'other-lamp', data: at(part, { lamp: other }), prior: 0.04, circuit: fitted };
+      return { code: 'other-lamp', data: at(part, { lamp: other }), prior: 0.12, circuit: fitted };
     });
     return [{ code: 'lamp-reversed', data: at(part), prior: 3, circuit: turned }, ...dead, ...others];
   },

@@ -46,6 +46,7 @@ export type FaultCode =
   | 'leg-astray'
   | 'cut-missing'
   | 'bridge'
+  | 'legs-touching'
   | 'tape-torn'
   // the meter
   | 'probes-swapped'

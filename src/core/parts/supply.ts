@@ -85,7 +85,7 @@ function ageing(part: PartOf<'supply'>, { supply: choice }: Surroundings, change
     return { code: 'supply-used', data: at(part, { volts: now }), prior: 0.8, circuit };
   });
   const circuit = changed({ volts: tired.volts, ohms: tired.ohms, tolerance: 0.06 });
-  return [...used, { code: 'supply-tired', data: at(part), prior: 1.5, circuit }];
+  return [...used, { code: 'supply-tired', data: at(part), prior: 3, circuit }];
 }
 
 function limited(part: PartOf<'supply'>, { circuit }: Surroundings, changed: Change): Mistake[] {

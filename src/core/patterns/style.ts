@@ -29,6 +29,8 @@ export const styleSchema = z.strictObject({
   currency: z.string().min(1).max(3).default('€'),
   /** How tables are written for this house's spreadsheets. */
   tables: z.enum(CSV_DIALECTS).default('comma'),
+  /** What causes are weighed by beforehand: the faults that this house has found, or the starting figures alone. */
+  causes: z.enum(['logbook', 'starting figures']).default('logbook'),
 });
 export type HouseStyle = z.output<typeof styleSchema>;
 

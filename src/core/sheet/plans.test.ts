@@ -13,7 +13,7 @@ import { PATTERN_IDS, type PatternId } from '../patterns/index';
 import { workOut } from './sheet';
 
 /** Random wishes a pattern; each is laid out on a board of its own. */
-const RUNS = 24;
+const RUNS = 16;
 /** Lessons of two chips take the longest to work out. */
 const RUNS_OF_TWO: Readonly<Record<string, number>> = { alternate: 6, chain: 8 };
 

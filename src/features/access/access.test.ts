@@ -4,7 +4,8 @@ import { message, value } from '../../../tests/support/answers';
 import { ownDatabase } from '../../../tests/support/database';
 import { request } from '../../../tests/support/nextHeaders';
 import { firstPassphrase, join, newPassphrase, signIn, signOut, signOutEverywhere } from './actions';
-import { endCode, keepReading, makeCode } from '@/features/check/actions';
+import { adviceFor, takeBench } from '@/features/bench/actions';
+import { endCode, freeBench, keepReading, makeCode } from '@/features/check/actions';
 import { enrol, newGroup } from '@/features/classes/actions';
 import { startLesson } from '@/features/lessons/actions';
 import { workOutFor } from '@/server/givenLesson';
@@ -45,7 +46,7 @@ describe('the table of who may do what', () => {
     'is asked by %s before it does anything',
     (route, file) => {
       const source = fs.readFileSync(file, 'utf8');
-      const asks = file.endsWith('route.ts') ? `refusedFile('${route}')` : `admit('${route}'`;
+      const asks = file.endsWith('route.ts') ? `refusedFile('${route}'` : `admit('${route}'`;
       expect(source).toContain(asks);
       // Every function that answers a request asks first, the one that makes the title too.
       const answering = source.match(/export (?:default )?async function (?:\w+)[\s\S]*?\n\}\n/gu) ?? [];
@@ -82,8 +83,34 @@ describe('the table of who may do what', () => {
       [...Object.entries(ROUTES), ...Object.entries(ACTIONS)]
         .filter(([, admitted]) => (admitted as readonly string[]).includes(role))
         .map(([name]) => name);
-    expect(of('helper')).toEqual(['/check/[id]', 'keepReading']);
-    expect(of('student')).toEqual(['/bench']);
+    expect(of('helper')).toEqual([
+      '/check/[id]',
+      '/check/[id]/beside/[student]',
+      '/check/[id]/live',
+      '/check/[id]/photos/[photo]',
+      '/check/[id]/practice',
+      'dropPhoto',
+      'faultFound',
+      'faultNotFound',
+      'keepCorners',
+      'keepMarks',
+      'keepPhoto',
+      'keepReading',
+      'looksOfBench',
+      'meterReads',
+      'readMeterAt',
+      'sweepSupply',
+      'whatItWas',
+    ]);
+    expect(of('student')).toEqual([
+      '/bench',
+      'adviceFor',
+      'keepPhoto',
+      'keepReading',
+      'leaveBench',
+      'stopAdvice',
+      'takeBench',
+    ]);
   });
 });
 
@@ -198,6 +225,34 @@ describe('the way in', () => {
     value(await endCode(own.session, 'helper'));
     request.cookies.set('mivvet', cookie);
     expect(await who()).toBeUndefined();
+  });
+
+  it('lets a student take one bench, and see and change no other', async () => {
+    value(await signIn('another one entirely'));
+    const own = await aSession('Dunlin');
+    const other = await aSession('Curlew');
+    const code = value(await makeCode(own.session, 'student', 2));
+    request.asNobody();
+    value(await join(code.code));
+    expect(message(await keepReading(aReading(own, 5)))).toContain('another bench than yours');
+    expect(message(await takeBench(other.student))).toContain('not in this session');
+    value(await takeBench(own.student));
+    expect((await who())!.seat).toMatchObject({ sessionId: own.session, studentId: own.student });
+    const kept = value(await keepReading({ ...aReading(own, 6), point: 'R1', takenBy: 'the educator' }));
+    expect(kept).toMatchObject({ studentId: own.student, takenBy: 'student' });
+    expect(message(await keepReading(aReading(other, 7)))).toContain('another session');
+    expect(message(await adviceFor(other.student))).toContain('another bench than yours');
+    expect(value(await adviceFor(own.student)).points).toHaveProperty('R1');
+    // Another machine finds the bench taken, until it is freed.
+    const cookie = request.cookies.get('mivvet')!;
+    request.asNobody();
+    value(await join(code.code));
+    expect(message(await takeBench(own.student))).toContain('on another machine');
+    value(await signIn('another one entirely'));
+    expect(value(await freeBench(own.session, own.student))).toEqual([]);
+    request.cookies.set('mivvet', cookie);
+    expect((await who())!.seat).toBeUndefined();
+    expect(message(await keepReading(aReading(own, 8)))).toContain('another bench than yours');
   });
 
   it('ends with the session', async () => {

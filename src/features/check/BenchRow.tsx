@@ -1,36 +1,56 @@
+import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { formatPercent, formatQuantity, type Expected, type JudgedBench, type JudgedPoint } from '@/core';
-import { likeliestWords, nextWords } from '@/messages/causes';
+import { GLANCE, glanceVerdict, type Cause, type Expected, type JudgedBench, type JudgedPoint } from '@/core';
 import { pointName } from '@/messages/points';
 import type { Reading } from '@/server/repositories/readings';
 import { StatusMark, STATUS_WORDS } from '@/ui/StatusMark';
 import type { Bench, Refused } from './bench';
+import { BenchName, type BenchNameProps } from './BenchName';
+import { CauseWords } from './CauseWords';
+import { FoundMenu, possibleCauses } from './FoundMenu';
 import { ReadingCell } from './ReadingCell';
+import type { Found } from './useFound';
+import { Why } from './Why';
 
-interface Props {
+interface Props extends BenchNameProps {
   readonly row: number;
-  readonly student: Bench;
   readonly points: readonly Expected[];
   /** The same checkpoints, as causes and next measurements name them. */
   readonly judgedPoints: readonly JudgedPoint[];
+  /** Lamps that one looks at; none where there are none. */
+  readonly lamps: readonly string[];
   readonly predicted: string;
   readonly readings: readonly Reading[];
   readonly judged: JudgedBench | undefined;
   readonly refused: Readonly<Record<string, Refused>>;
-  onTake(student: Bench, point: string, typed: string, sure?: boolean): boolean;
+  onTake(student: Bench, point: string, typed: string, how?: { readonly sure: boolean }): boolean;
+  readonly found: readonly Found[];
   onRevert(point: string): void;
+  /** This cause was what was really wrong. */
+  onFound(student: Bench, cause: Pick<Cause, 'code' | 'data'>): void;
+  /** It was noted by a slip. */
+  onNotFound(id: number): void;
   onColumn(point: string): void;
+  /** The meter’s figure is to drop into the cell. */
+  onMeter?(point: string): void;
 }
 
 /** One bench: its figures, how it stands, and the likeliest cause with what would settle it. */
 export function BenchRow(props: Props) {
-  const { row, student, points, predicted, readings, judged, refused } = props;
+  const { row, student, points, lamps, found, predicted, readings, judged, refused } = props;
+  const { onMeter } = props;
+  const [why, setWhy] = useState(false);
   const state = judged?.state ?? 'none';
+  const causes = possibleCauses(judged);
+  const glance = readings.filter((r) => r.point === GLANCE).at(-1);
+  const glanced = glance && glanceVerdict(glance.value);
   const nameOf = (id: string) => {
+    if (id === GLANCE) return 'lamps';
     const band = points.find((p) => p.id === id);
     return band ? pointName(band.point) : 'predicted';
   };
-  const open = [predicted, ...points.map((p) => p.id)].flatMap((point) => {
+  const seen = lamps.length > 0 ? [GLANCE] : [];
+  const open = [predicted, ...seen, ...points.map((p) => p.id)].flatMap((point) => {
     const problem = refused[`${student.id} ${point}`];
     return problem ? [{ point, problem }] : [];
   });
@@ -40,35 +60,76 @@ export function BenchRow(props: Props) {
       label={`Bench ${student.bench} ${student.nickname}, ${nameOf(point)}`}
       row={row}
       column={column}
+      wide={point === GLANCE}
       band={band}
       history={readings.filter((r) => r.point === point)}
-      verdict={judged?.verdicts[point]}
+      verdict={point === GLANCE ? glanced : judged?.verdicts[point]}
       refused={refused[`${student.id} ${point}`]?.typed}
       onCommit={(typed) => props.onTake(student, point, typed)}
-      onFocus={() => band && props.onColumn(point)}
+      onFound={() => findBy(causes, found, student, props.onFound)}
+      onFocus={() => props.onColumn(point)}
+      {...(band && onMeter ? { onMeter: () => onMeter(point) } : {})}
       onRevert={() => props.onRevert(point)}
     />
   );
   return (
     <>
       <tr>
-        <th scope="row">
-          <span className="bench-number">{student.bench}</span> {student.nickname}
-        </th>
+        <BenchName
+          student={student}
+          beside={props.beside}
+          different={props.different}
+          onDifferent={props.onDifferent}
+        />
         <td className="state">
-          <StatusMark status={state} /> {state === 'none' ? '–' : STATUS_WORDS[state]}
+          <StatusMark status={state} soFar={isSoFar(judged)} /> {stateWords(judged)}
         </td>
         {cell(predicted, 0, undefined)}
-        {points.map((point, i) => cell(point.id, i + 1, point))}
+        {seen.map((point) => cell(point, 1, undefined))}
+        {points.map((point, i) => cell(point.id, i + 1 + seen.length, point))}
         <td className="cause" role="status">
-          {judged?.diagnosis && (
-            <CauseWords judged={judged} points={points} judgedPoints={props.judgedPoints} />
+          {judged && (
+            <CauseWords
+              judged={judged}
+              points={points}
+              judgedPoints={props.judgedPoints}
+              seen={glance?.typed}
+            />
+          )}
+          <FoundMenu
+            bench={student.bench}
+            causes={causes}
+            points={props.judgedPoints}
+            found={found}
+            onFound={(cause) => props.onFound(student, cause)}
+            onNotFound={props.onNotFound}
+          />
+          {judged && state !== 'none' && (
+            <Button
+              variant="text"
+              className="btn-text why-button"
+              aria-label={`Why is bench ${student.bench} ${stateWords(judged)}?`}
+              onClick={() => setWhy(true)}
+            >
+              why?
+            </Button>
+          )}
+          {judged && why && (
+            <Why
+              title={`Bench ${student.bench}, ${student.nickname}`}
+              judged={judged}
+              points={points}
+              judgedPoints={props.judgedPoints}
+              values={Object.fromEntries(readings.map((r) => [r.point, r.value]))}
+              seen={glance?.typed}
+              onHide={() => setWhy(false)}
+            />
           )}
         </td>
       </tr>
       {open.map(({ point, problem }) => (
         <tr key={point} className="refused-row">
-          <td colSpan={points.length + 4} role="alert">
+          <td colSpan={points.length + seen.length + 4} role="alert">
             <strong>
               Bench {student.bench}, {nameOf(point)}:
             </strong>{' '}
@@ -85,14 +146,14 @@ export function BenchRow(props: Props) {
                 <Button
                   size="sm"
                   variant="quiet"
-                  onClick={() => props.onTake(student, point, problem.typed, true)}
+                  onClick={() => props.onTake(student, point, problem.typed, { sure: true })}
                 >
                   Keep {problem.typed}
                 </Button>{' '}
               </>
             )}
             <Button size="sm" variant="quiet" onClick={() => props.onRevert(point)}>
-              Leave it out
+              {problem.typed ? 'Leave it out' : 'Close'}
             </Button>
           </td>
         </tr>
@@ -101,57 +162,24 @@ export function BenchRow(props: Props) {
   );
 }
 
-interface CauseProps {
-  readonly judged: JudgedBench;
-  readonly points: readonly Expected[];
-  readonly judgedPoints: readonly JudgedPoint[];
+/** One key notes the only cause there is; of several the menu asks which. */
+function findBy(
+  causes: readonly Cause[],
+  found: readonly Found[],
+  { bench, ...student }: Bench,
+  onFound: Props['onFound'],
+): void {
+  if (found.length > 0) return;
+  const [only] = causes;
+  if (only && causes.length === 1) onFound({ bench, ...student }, only);
+  else document.getElementById(`found-${bench}`)?.click();
 }
 
-function CauseWords({ judged, points, judgedPoints }: CauseProps) {
-  const { diagnosis, state } = judged;
-  const first = diagnosis?.groups[0];
-  if (!diagnosis || !first) return null;
-  // A right bench is told of only where its pack or knob stands elsewhere.
-  if (state === 'right') return <span className="soft">{likeliestWords(diagnosis, judgedPoints)}</span>;
-  if (state === 'close') return <CloseCall {...{ judged, points, judgedPoints }} />;
-  const next = nextWords(diagnosis, judgedPoints);
-  const second = diagnosis.groups[1];
-  return (
-    <>
-      <strong>{likeliestWords(diagnosis, judgedPoints)}</strong>
-      <div className="small-print">
-        {beliefWords(first.probability)}
-        {second && `, else ${likeliestWords({ groups: [second] }, judgedPoints)}`}
-        {next && <> · {next}</>}
-      </div>
-    </>
-  );
+function isSoFar(judged: JudgedBench | undefined): boolean {
+  return judged?.state === 'right' && judged.next !== undefined;
 }
 
-/** Computed belief is never certainty: the faults of the list are not all there are. */
-function beliefWords(probability: number): string {
-  return probability > 0.99 ? `over ${formatPercent(0.99)}` : formatPercent(probability);
-}
-
-/** Which reading is at the edge, by how much the meter itself may be off, and what would settle it. */
-function CloseCall({ judged, points, judgedPoints }: CauseProps) {
-  const edge = points.flatMap(({ id, point, unit }) => {
-    const verdict = judged.verdicts[id];
-    return verdict?.verdict === 'close' ? [{ point, unit, verdict }] : [];
-  })[0];
-  const settle =
-    edge?.verdict.settle === 'finer-range'
-      ? 'a finer range would settle it'
-      : ((judged.diagnosis && nextWords(judged.diagnosis, judgedPoints)) ??
-        'measure another checkpoint, or try a fresh pack');
-  return (
-    <>
-      <strong>Close call</strong>
-      <div className="small-print">
-        {edge &&
-          `${pointName(edge.point)}: the meter may be off by ${formatQuantity(edge.verdict.uncertainty, edge.unit, 2)}; `}
-        {settle}
-      </div>
-    </>
-  );
+function stateWords(judged: JudgedBench | undefined): string {
+  if (!judged || judged.state === 'none') return '–';
+  return isSoFar(judged) ? 'right so far' : STATUS_WORDS[judged.state];
 }

@@ -1,86 +1,100 @@
 'use client';
 
-import { useMemo, useState } from 'react';
-import Button from 'react-bootstrap/Button';
-import Form from 'react-bootstrap/Form';
+import { useMemo, useState, type ReactNode } from 'react';
 import {
   columnUnit,
   formatPlain,
+  lampsIn,
+  partsIn,
   type Expected,
   type JudgedBench,
-  type Noted,
   type SessionExpectation,
 } from '@/core';
 import { pointName } from '@/messages/points';
-import type { Reading } from '@/server/repositories/readings';
-import { Note } from '@/ui/Note';
-import { StatusMark, STATUS_WORDS, type Status } from '@/ui/StatusMark';
+import { benchRead, SEEN_KEYS } from '@/messages/seen';
 import { issueSentence } from '@/messages/issues';
 import { newKey } from '@/ui/newKey';
-import type { Bench, Refused } from './bench';
+import type { Bench } from './bench';
 import { READING_FIELDS, readingSchema } from './reading';
 import { BenchRow } from './BenchRow';
-import { Renewal } from './Renewal';
+import { FromTable } from './FromTable';
+import { GridHead } from './GridHead';
+import type { GridMeter, Keeping } from './keeping';
+import { ClassFindings } from './ClassFindings';
 import { StripChart } from './StripChart';
 import { figureTyped } from './typed';
 import { useHelperName } from './useHelperName';
 import { useJudged } from './useJudged';
-import { useOutbox } from './useOutbox';
 
 export interface CheckGridProps {
   readonly sessionId: number;
   readonly expectation: SessionExpectation;
   readonly students: readonly Bench[];
-  readonly readings: readonly Reading[];
   readonly judged: readonly JudgedBench[];
   readonly predicted: string;
-  readonly outdated: boolean;
-  readonly renewed: boolean;
+  readonly keeping: Keeping;
+  /** An instrument whose readings drop into the cells. */
+  readonly meter?: GridMeter | undefined;
+  /** What benches are judged by on which something is different, by student. */
+  readonly asFound?: ReadonlyMap<number, SessionExpectation>;
+  /** What is different there, in words; and the way to say so. */
+  readonly contexts?: {
+    words(studentId: number): string;
+    readonly onOpen?: ((student: Bench) => void) | undefined;
+  };
+  /** Benches of which there are pictures; left out where none may be taken. */
+  readonly photographed?: readonly number[];
+  /** What is to be said above the figures. */
+  readonly notes?: ReactNode;
+}
+
+interface How {
+  /** It is meant, however far off it looks. */
+  readonly sure?: boolean;
+  readonly meter?: string;
 }
 
 /** The class grid: one row a bench, one column a checkpoint. */
 export function CheckGrid(props: CheckGridProps) {
-  const { sessionId, expectation, students, predicted } = props;
+  const { sessionId, expectation, students, predicted, keeping, meter, asFound } = props;
   const { points } = expectation.expected;
-  const [taken, setTaken] = useState(props.readings);
-  const [refused, setRefused] = useState<Readonly<Record<string, Refused>>>({});
+  const { all, refused, refuse } = keeping;
+  const lamps = useMemo(() => lampsIn(expectation), [expectation]);
+  const parts = useMemo(() => partsIn(expectation), [expectation]);
   const [again, setAgain] = useState<'retest' | 'correction'>('retest');
   const [column, setColumn] = useState(points.findIndex(({ point }) => point.kind === 'resistor'));
   const [helper, setHelper] = useHelperName();
-  const outbox = useOutbox(sessionId, {
-    onKept: (reading, entryKey) =>
-      setTaken((before) =>
-        [...before.filter((r) => r.id !== localId(entryKey) && r.id !== reading.id), reading].sort(
-          (a, b) => order(a) - order(b),
-        ),
-      ),
-    onRefused: ({ studentId, point, typed }, message) =>
-      setProblem(`${studentId} ${point}`, { typed, message }),
-  });
-  const all = useMemo(() => {
-    const known = new Set(taken.map((r) => r.id));
-    const waiting = outbox.waiting
-      .map((r) => ({ ...r, id: localId(r.entryKey) }))
-      .filter((r) => !known.has(r.id));
-    return [...taken, ...waiting];
-  }, [taken, outbox.waiting]);
+  const expectations = useMemo(() => [expectation, ...(asFound?.values() ?? [])], [expectation, asFound]);
+  const judgedBy = (id: number) => asFound?.get(id) ?? expectation;
   const benches = useMemo(
-    () => students.map(({ id }) => currentNoted(id, all, predicted)),
-    [students, all, predicted],
+    () =>
+      students.map(({ id }) => ({
+        ...benchRead(
+          all.filter((r) => r.studentId === id && r.point !== predicted),
+          lamps,
+          parts,
+        ),
+        by: Math.max(0, expectations.indexOf(asFound?.get(id) ?? expectation)),
+      })),
+    [students, all, predicted, lamps, parts, expectations, asFound, expectation],
   );
-  const judged = useJudged(expectation, benches, props.judged);
+  const judged = useJudged(expectations, benches, props.judged);
 
-  const setProblem = (key: string, problem: Refused | undefined) =>
-    setRefused(({ [key]: _gone, ...rest }) => (problem ? { ...rest, [key]: problem } : rest));
   const settle = (studentId: number, point: string) => {
-    setProblem(`${studentId} ${point}`, undefined);
-    outbox.settle(studentId, point);
+    refuse(`${studentId} ${point}`, undefined);
+    keeping.settle(studentId, point);
   };
-  const take = (student: Bench, point: string, typed: string, sure = false): boolean => {
+  const take = (
+    student: Bench,
+    point: string,
+    typed: string,
+    { sure = false, meter: by }: How = {},
+  ): boolean => {
     const key = `${student.id} ${point}`;
-    const figure = figureTyped(expectation, point, typed, sure);
+    const own = judgedBy(student.id);
+    const figure = figureTyped(own, point, typed, sure);
     if ('message' in figure) {
-      setProblem(key, figure);
+      refuse(key, figure);
       return false;
     }
     const reading = {
@@ -89,48 +103,61 @@ export function CheckGrid(props: CheckGridProps) {
       point,
       kind: all.some((r) => r.studentId === student.id && r.point === point) ? again : ('first' as const),
       ...figure,
-      typed,
-      meter: expectation.meter.name,
+      meter: by ?? own.meter.name,
       takenBy: helper.trim().slice(0, 30),
       takenAt: new Date().toISOString(),
       entryKey: newKey(),
     };
     const fits = readingSchema.safeParse(reading);
     if (!fits.success) {
-      setProblem(key, { typed, message: issueSentence(fits.error, READING_FIELDS, 'The reading') });
+      refuse(key, { typed, message: issueSentence(fits.error, READING_FIELDS, 'The reading') });
       return false;
     }
     settle(student.id, point);
-    outbox.send(reading);
+    keeping.send(reading);
     return true;
+  };
+  const readInto = async (student: Bench, point: string) => {
+    const says = await meter!.read(student, point);
+    if (!says.ok) refuse(`${student.id} ${point}`, { typed: '', message: says.message });
+    else take(student, point, says.value.typed, { meter: says.value.meter, sure: true });
   };
   const strip = points[column];
   return (
     <>
-      <GridHead judged={judged} again={again} onAgain={setAgain} helper={helper} onHelper={setHelper} />
-      <Renewal sessionId={sessionId} outdated={props.outdated} renewed={props.renewed} />
-      {outbox.problem && (
-        <Note kind="refusal" live>
-          {outbox.waiting.length} {outbox.waiting.length === 1 ? 'reading is' : 'readings are'} kept in this{' '}
-          {outbox.unkept
-            ? 'page only: this browser’s own store is full or blocked, so leave the page open'
-            : 'browser only'}
-          . {outbox.problem}{' '}
-          <Button variant="text" className="btn-text" onClick={outbox.retry}>
-            Send again
-          </Button>
-        </Note>
-      )}
+      <GridHead
+        live={keeping.live}
+        judged={judged}
+        again={again}
+        onAgain={setAgain}
+        helper={helper}
+        onHelper={setHelper}
+      >
+        <FromTable
+          expectation={expectation}
+          students={students}
+          predicted={predicted}
+          again={again}
+          current={(studentId, point) =>
+            all.filter((r) => r.studentId === studentId && r.point === point).at(-1)?.typed
+          }
+          onEnter={(figures) => figures.forEach((one) => take(one.student, one.point, one.typed))}
+        />
+      </GridHead>
+      {props.notes}
       {strip && (
         <StripChart
           point={strip}
           readings={students.flatMap((s, i) => {
-            const value = benches[i]?.find((n) => n.point === strip.id)?.value;
+            const value = benches[i]?.noted.find((n) => n.point === strip.id)?.value;
             const verdict = judged[i]?.verdicts[strip.id]?.verdict;
-            return value === undefined || !verdict ? [] : [{ bench: s.bench, value, verdict }];
+            return value === undefined || !verdict || asFound?.has(s.id)
+              ? []
+              : [{ bench: s.bench, value, verdict }];
           })}
         />
       )}
+      <ClassFindings expectation={expectation} students={students} judged={judged} />
       <div className="scroll-x">
         <table className="table check-grid">
           <thead>
@@ -142,6 +169,13 @@ export function CheckGrid(props: CheckGridProps) {
                 <br />
                 mA
               </th>
+              {lamps.length > 0 && (
+                <th scope="col" title={`Type ok, or: ${SEEN_KEYS}.`}>
+                  lamps
+                  <br />
+                  ok, or 2 dark
+                </th>
+              )}
               {points.map((point) => (
                 <ColumnHead key={point.id} point={point} />
               ))}
@@ -154,15 +188,31 @@ export function CheckGrid(props: CheckGridProps) {
                 key={student.id}
                 row={i}
                 student={student}
-                points={points}
-                judgedPoints={expectation.dictionary.points}
+                points={judgedBy(student.id).expected.points}
+                judgedPoints={judgedBy(student.id).dictionary.points}
+                beside={
+                  props.photographed && {
+                    href: `/check/${sessionId}/beside/${student.id}`,
+                    taken: props.photographed.includes(student.id),
+                  }
+                }
+                different={props.contexts?.words(student.id)}
+                {...(props.contexts?.onOpen ? { onDifferent: () => props.contexts?.onOpen?.(student) } : {})}
                 predicted={predicted}
                 readings={all.filter((r) => r.studentId === student.id)}
+                lamps={lamps}
+                found={keeping.found.filter((f) => f.studentId === student.id)}
+                onFound={(bench, cause) => keeping.note(bench.id, cause, helper)}
+                onNotFound={keeping.takeBack}
                 judged={judged[i]}
                 refused={refused}
                 onTake={take}
                 onRevert={(point) => settle(student.id, point)}
-                onColumn={(point) => setColumn(points.findIndex((p) => p.id === point))}
+                onColumn={(point) => {
+                  if (points.some((p) => p.id === point)) setColumn(points.findIndex((p) => p.id === point));
+                  meter?.at(student, point);
+                }}
+                {...(meter ? { onMeter: (point: string) => void readInto(student, point) } : {})}
               />
             ))}
           </tbody>
@@ -170,23 +220,6 @@ export function CheckGrid(props: CheckGridProps) {
       </div>
     </>
   );
-}
-
-/** Until the database has numbered it, a reading goes by a negative number made from its key. */
-function localId(entryKey: string): number {
-  return -Number.parseInt(entryKey.slice(0, 8), 16) - 1;
-}
-
-function order(reading: Reading): number {
-  return reading.id < 0 ? Number.MAX_SAFE_INTEGER : reading.id;
-}
-
-function currentNoted(studentId: number, all: readonly Reading[], predicted: string): Noted[] {
-  const newest = new Map<string, Noted>();
-  for (const { studentId: owner, point, value, step } of all) {
-    if (owner === studentId && point !== predicted) newest.set(point, { point, value, step });
-  }
-  return [...newest.values()];
 }
 
 function ColumnHead({ point }: { point: Expected }) {
@@ -197,55 +230,5 @@ function ColumnHead({ point }: { point: Expected }) {
       <br />
       {formatPlain(point.low, scale)} – {formatPlain(point.high, scale)} {name}
     </th>
-  );
-}
-
-const STATES: readonly Status[] = ['right', 'close', 'off', 'none'];
-
-function GridHead({
-  judged,
-  again,
-  onAgain,
-  helper,
-  onHelper,
-}: {
-  judged: readonly JudgedBench[];
-  again: 'retest' | 'correction';
-  onAgain: (kind: 'retest' | 'correction') => void;
-  helper: string;
-  onHelper: (name: string) => void;
-}) {
-  return (
-    <div className="grid-head">
-      <Form.Group controlId="again" className="again">
-        <Form.Label>A second figure in a cell is</Form.Label>
-        <Form.Select
-          size="sm"
-          value={again}
-          onChange={(event) => onAgain(event.target.value as 'retest' | 'correction')}
-        >
-          <option value="retest">a retest</option>
-          <option value="correction">a correction</option>
-        </Form.Select>
-      </Form.Group>
-      <Form.Group controlId="helper" className="again">
-        <Form.Label>read by</Form.Label>
-        <Form.Control
-          size="sm"
-          maxLength={30}
-          placeholder="initials"
-          value={helper}
-          onChange={(event) => onHelper(event.target.value)}
-        />
-      </Form.Group>
-      <ul className="tally" aria-label="Benches so far">
-        {STATES.map((state) => (
-          <li key={state}>
-            <StatusMark status={state} /> <strong>{judged.filter((j) => j.state === state).length}</strong>{' '}
-            {state === 'none' ? 'to come' : STATUS_WORDS[state]}
-          </li>
-        ))}
-      </ul>
-    </div>
   );
 }

@@ -3,27 +3,42 @@
 import { QRCodeSVG } from 'qrcode.react';
 import { useSyncExternalStore, useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import Modal from 'react-bootstrap/Modal';
 import type { Code } from '@/server/repositories/codes';
+import type { Hints } from '@/server/repositories/sessions';
 import { clockTime } from '@/ui/dates';
 import { useAnswer } from '@/ui/useAnswer';
-import { endCode, makeCode } from './actions';
+import { Problem } from '@/ui/Problem';
+import { endCode, freeBench, makeCode, setHints } from './actions';
+import type { Bench } from './bench';
 
 /** A code lasts for an evening's class. */
 const HOURS = 4;
 
 const WHO = {
   helper: { title: 'Helpers', may: 'see this session’s grid and enter readings, and nothing else' },
-  student: { title: 'Students', may: 'see which lesson this is and when their code ends, and nothing else' },
+  student: {
+    title: 'Students',
+    may: 'take a bench, follow its card, and enter what they predict, see and read there; of no other bench do they see anything',
+  },
 } as const;
 
 /** Codes by which helpers and students come to this session from their own machines. */
-export function HelpersIn({ sessionId, codes }: { sessionId: number; codes: readonly Code[] }) {
+interface InProps {
+  readonly sessionId: number;
+  readonly codes: readonly Code[];
+  readonly hints: Hints;
+  /** Benches that students have taken on their own machines. */
+  readonly seated: readonly Bench[];
+}
+
+export function HelpersIn({ sessionId, codes, hints, seated }: InProps) {
   const [open, setOpen] = useState(false);
   return (
     <>
       <Button variant="quiet" size="sm" onClick={() => setOpen(true)}>
-        Let helpers in
+        Let others in
       </Button>
       <Modal show={open} onHide={() => setOpen(false)} aria-labelledby="codes-title">
         <Modal.Header closeButton>
@@ -38,9 +53,70 @@ export function HelpersIn({ sessionId, codes }: { sessionId: number; codes: read
               code={codes.find((code) => code.role === role)}
             />
           ))}
+          <StudentsTold sessionId={sessionId} hints={hints} />
+          <Seated sessionId={sessionId} seated={seated} />
         </Modal.Body>
       </Modal>
     </>
+  );
+}
+
+const HINT_WORDS: Readonly<Record<Hints, string>> = {
+  never: 'never',
+  'after-a-try': 'after a try: when a figure was read again',
+  full: 'at once',
+};
+
+/** How much students are told at their bench. */
+function StudentsTold({ sessionId, hints }: Pick<InProps, 'sessionId' | 'hints'>) {
+  const { problem, run } = useAnswer();
+  return (
+    <section className="ruled">
+      <Form.Group controlId="hints">
+        <Form.Label>Students are told what is likely wrong</Form.Label>
+        <Form.Select
+          defaultValue={hints}
+          onChange={(event) => run(() => setHints(sessionId, event.target.value as Hints))}
+        >
+          {(Object.keys(HINT_WORDS) as Hints[]).map((one) => (
+            <option key={one} value={one}>
+              {HINT_WORDS[one]}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      <p className="small-print">
+        They always hear whether a figure is right, is to be measured again, or is one to ask about.
+      </p>
+      <Problem>{problem}</Problem>
+    </section>
+  );
+}
+
+/** Who sits at a bench with a machine of their own; a bench is freed for another machine. */
+function Seated({ sessionId, seated }: Pick<InProps, 'sessionId' | 'seated'>) {
+  const { problem, pending, run } = useAnswer();
+  if (seated.length === 0) return null;
+  return (
+    <section className="ruled">
+      <h2>At their benches</h2>
+      <ul>
+        {seated.map(({ id, bench, nickname }) => (
+          <li key={id}>
+            {bench} {nickname}{' '}
+            <Button
+              variant="text"
+              className="btn-text"
+              disabled={pending}
+              onClick={() => run(() => freeBench(sessionId, id))}
+            >
+              Free this bench
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <Problem>{problem}</Problem>
+    </section>
   );
 }
 
@@ -94,11 +170,7 @@ function OneCode({ sessionId, role, code }: Props) {
           </Button>
         )}
       </div>
-      {problem && (
-        <div role="alert" className="problem">
-          {problem}
-        </div>
-      )}
+      <Problem>{problem}</Problem>
     </section>
   );
 }

@@ -13,12 +13,15 @@ export interface ShownReading {
   readonly value: number;
   readonly kind: 'first' | 'correction' | 'retest';
   readonly takenAt: string;
+  readonly takenBy: string;
 }
 
 interface Props {
   readonly label: string;
   readonly row: number;
   readonly column: number;
+  /** Words, not a figure. */
+  readonly wide?: boolean;
   readonly band: Expected | undefined;
   readonly history: readonly ShownReading[];
   readonly verdict: Verdict | undefined;
@@ -27,11 +30,15 @@ interface Props {
   onCommit(typed: string): boolean;
   onFocus(): void;
   onRevert(): void;
+  /** The likeliest cause of this bench was what was found. */
+  onFound(): void;
+  /** The meter’s figure is to drop in. */
+  onMeter?(): void;
 }
 
 /** One checkpoint of one bench: type a figure, Enter, next bench. */
 export function ReadingCell(props: Props) {
-  const { label, row, column, band, history, verdict, refused } = props;
+  const { label, row, column, wide = false, band, history, verdict, refused } = props;
   const current = history[history.length - 1];
   const [typed, setTyped] = useState<string | undefined>();
   // Enter commits and then leaves the cell, which would commit once more before the next render.
@@ -40,7 +47,8 @@ export function ReadingCell(props: Props) {
     draft.current = text;
     setTyped(text);
   };
-  const shown = typed ?? refused ?? current?.typed ?? '';
+  const clash = clashIn(history);
+  const shown = typed ?? (refused || current?.typed) ?? '';
   const commit = (): boolean => {
     const text = draft.current?.trim();
     write(undefined);
@@ -49,6 +57,14 @@ export function ReadingCell(props: Props) {
   };
   const key = (event: KeyboardEvent<HTMLInputElement>) => {
     const step = event.key === 'Enter' ? (event.shiftKey ? -1 : 1) : { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    if (event.key === '!') {
+      event.preventDefault();
+      props.onFound();
+    }
+    if (event.key === 'r' && props.onMeter && !draft.current && !event.ctrlKey && !event.metaKey) {
+      event.preventDefault();
+      props.onMeter();
+    }
     if (event.key === 'Escape') {
       write(undefined);
       props.onRevert();
@@ -58,14 +74,14 @@ export function ReadingCell(props: Props) {
     if (commit()) focusCell(row + step, column);
   };
   return (
-    <td className={verdict?.verdict === 'off' ? 'reading off' : 'reading'}>
+    <td className={cellClass(verdict, wide)}>
       <div className="reading-line">
         <input
           id={cellId(row, column)}
           aria-label={verdict ? `${label}, ${STATUS_WORDS[verdict.verdict]}` : label}
           aria-invalid={refused !== undefined}
           title={verdict && band && howSure(verdict, band.unit)}
-          inputMode="decimal"
+          inputMode={wide ? 'text' : 'decimal'}
           autoComplete="off"
           value={shown}
           onChange={(event) => write(event.target.value)}
@@ -78,11 +94,24 @@ export function ReadingCell(props: Props) {
         />
         {history.length > 1 && <Earlier history={history} label={label} />}
       </div>
+      {clash && <div className="clash">{clash}</div>}
       {band && current && verdict && (
         <MiniBand low={band.low} high={band.high} value={current.value} verdict={verdict.verdict} />
       )}
     </td>
   );
+}
+
+/** Two who read the same thing and noted different figures: neither is dropped, and a correction settles it. */
+function clashIn(history: readonly ShownReading[]): string | undefined {
+  const [newest, before] = [history[history.length - 1], history[history.length - 2]];
+  if (!newest || !before || newest.kind !== 'first' || newest.typed === before.typed) return undefined;
+  const by = ({ typed, takenBy }: ShownReading) => `${typed}${takenBy ? ` (${takenBy})` : ''}`;
+  return `two read it: ${by(before)}, ${by(newest)}`;
+}
+
+function cellClass(verdict: Verdict | undefined, wide: boolean): string {
+  return `reading${verdict?.verdict === 'off' ? ' off' : ''}${wide ? ' glance' : ''}`;
 }
 
 /** What the meter's own resolution and accuracy leave open. */
@@ -112,6 +141,7 @@ function Earlier({ history, label }: { history: readonly ShownReading[]; label: 
               {reading.typed}{' '}
               <span className="soft">
                 {KIND_WORDS[reading.kind]}, {clockTime(reading.takenAt)}
+                {reading.takenBy && `, ${reading.takenBy}`}
               </span>
             </li>
           ))}

@@ -1,12 +1,27 @@
 'use server';
 
 import { z } from 'zod';
+import { benchContextSchema } from '@/core';
+import { causeWords } from '@/messages/causes';
 import { issueSentence } from '@/messages/issues';
 import { sentences } from '@/messages/findings';
 import { guarded, notTheirs } from '@/server/access/admit';
+import { contextChoices, keepBenchContexts, withBatch, type ContextChoices } from '@/server/benchContext';
+import type { HeldContext } from '@/server/repositories/benchContexts';
+import { readHouseMeter, type MeterSays } from '@/server/instruments/meter';
 import { renewalChanges, renewedFor, type RenewalChanges } from '@/server/renewal';
 import { addCode, codesOf, endCodesOf, type Code } from '@/server/repositories/codes';
-import { refreshSession, session, unrefreshSession } from '@/server/repositories/sessions';
+import { addFound, removeFound, type FoundFault, type NewFound } from '@/server/repositories/foundFaults';
+import { freeSeat, seatsOf } from '@/server/repositories/seats';
+import {
+  expectationAt,
+  HINTS,
+  refreshSession,
+  session,
+  setSessionHints,
+  unrefreshSession,
+  type Hints,
+} from '@/server/repositories/sessions';
 import { done, failed, type Answer } from '@/server/failures';
 import { judgeSession, judgeInBackground } from '@/server/judging';
 import { addReading, type NewReading, type Reading } from '@/server/repositories/readings';
@@ -21,12 +36,17 @@ export async function keepReading(reading: NewReading): Promise<Answer<Reading>>
   return guarded('keepReading', async (asking) => {
     const checked = readingSchema.safeParse(reading);
     if (!checked.success) return failed(issueSentence(checked.error, READING_FIELDS, 'The reading'));
-    const stranger = notTheirs(asking, checked.data.sessionId);
+    const stranger = notTheirs(asking, checked.data.sessionId, checked.data.studentId);
     if (stranger) return failed(stranger);
-    const kept = await addReading(checked.data);
+    const kept = await addReading(asking?.role === 'student' ? byStudent(checked.data) : checked.data);
     void judgeSession(kept.sessionId).catch(() => undefined);
     return done(kept);
   });
+}
+
+/** What a student sends is the student's own. */
+function byStudent(reading: NewReading): NewReading {
+  return { ...reading, takenBy: 'student' };
 }
 
 /** Begins to look what would be judged otherwise by the lesson as it is now. */
@@ -52,7 +72,8 @@ export async function renewSession(sessionId: number, version: number): Promise<
         const made = await renewedFor(held, { tell, signal });
         if (!made.ok) return failed(sentences(made.findings));
         signal.throwIfAborted();
-        await refreshSession(held.id, known, made.value.expectation, made.value.summary);
+        const { expectation, summary, asFound } = made.value;
+        await refreshSession(held.id, known, expectation, summary, asFound);
         void judgeInBackground();
         return done(null);
       }),
@@ -65,6 +86,110 @@ export async function takeBackRenewal(sessionId: number): Promise<Answer<null>> 
   return guarded('takeBackRenewal', async () => {
     await unrefreshSession(idSchema.parse(sessionId));
     return done(null);
+  });
+}
+
+const foundSchema = z.strictObject({
+  sessionId: idSchema,
+  studentId: idSchema,
+  cause: z.object({ code: z.string().max(40), data: z.record(z.string(), z.unknown()) }),
+  foundBy: z.string().max(30),
+  foundAt: z.iso.datetime(),
+  entryKey: z.uuid(),
+});
+
+/** Keeps what was really wrong with a bench: the logbook counts it, and the next class's causes are weighed by that. */
+export async function faultFound(found: Omit<NewFound, 'words'>): Promise<Answer<FoundFault>> {
+  return guarded('faultFound', async (asking) => {
+    const known = foundSchema.parse(found);
+    const stranger = notTheirs(asking, known.sessionId);
+    if (stranger) return failed(stranger);
+    const { dictionary } = await expectationAt(known.sessionId, known.studentId);
+    // Only what the session knows of is counted.
+    const told = JSON.stringify(known.cause.data);
+    const cause = dictionary.signatures.find(
+      ({ code, data }) => code === known.cause.code && JSON.stringify(data) === told,
+    );
+    if (!cause) return failed('This session knows of no such fault. Load the page again.');
+    const { code, data } = cause;
+    return done(
+      await addFound({ ...known, cause: { code, data }, words: causeWords(cause, dictionary.points) }),
+    );
+  });
+}
+
+/** Reads the house's meter, its probes held where a checkpoint wants them. */
+export async function readMeterAt(sessionId: number, point: string): Promise<Answer<MeterSays>> {
+  return guarded('readMeterAt', async (asking) => {
+    const id = idSchema.parse(sessionId);
+    const stranger = notTheirs(asking, id);
+    if (stranger) return failed(stranger);
+    return done(await readHouseMeter(id, z.string().max(40).parse(point)));
+  });
+}
+
+/** What may be said to be different on a bench of a session. */
+export async function contextChoicesOf(sessionId: number): Promise<Answer<ContextChoices>> {
+  return guarded('contextChoicesOf', async () => done(await contextChoices(idSchema.parse(sessionId))));
+}
+
+const contextSchema = z.strictObject({
+  studentId: idSchema,
+  version: versionSchema,
+  context: benchContextSchema,
+});
+
+/**
+ * Begins to work out what a bench is judged by for what is different there.
+ *
+ * @param batch its lamps are of the box that the whole class has: what was measured of them counts on every bench
+ */
+export async function keepContext(
+  sessionId: number,
+  bench: HeldContext,
+  batch: boolean,
+): Promise<Answer<string>> {
+  return guarded('keepContext', async () => {
+    const id = idSchema.parse(sessionId);
+    const own = contextSchema.parse(bench);
+    const all = z.boolean().parse(batch) ? await withBatch(id, own) : [own];
+    return done(
+      startJob<null>(async (tell, signal) => {
+        const made = await keepBenchContexts(id, all, { tell, signal });
+        if (!made.ok) return failed(sentences(made.findings));
+        void judgeInBackground();
+        return done(null);
+      }),
+    );
+  });
+}
+
+/** Takes back what was noted as found. */
+export async function faultNotFound(sessionId: number, id: number): Promise<Answer<null>> {
+  return guarded('faultNotFound', async (asking) => {
+    const own = idSchema.parse(sessionId);
+    const stranger = notTheirs(asking, own);
+    if (stranger) return failed(stranger);
+    await removeFound(own, idSchema.parse(id));
+    return done(null);
+  });
+}
+
+/** Frees a bench that a student has taken on another machine. */
+export async function freeBench(sessionId: number, studentId: number): Promise<Answer<number[]>> {
+  return guarded('freeBench', async () => {
+    const id = idSchema.parse(sessionId);
+    await freeSeat(id, idSchema.parse(studentId));
+    return done(await seatsOf(id));
+  });
+}
+
+/** How much students are told at their bench when something is off. */
+export async function setHints(sessionId: number, hints: Hints): Promise<Answer<Hints>> {
+  return guarded('setHints', async () => {
+    const known = z.enum(HINTS).parse(hints);
+    await setSessionHints(idSchema.parse(sessionId), known);
+    return done(known);
   });
 }
 

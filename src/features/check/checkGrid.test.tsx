@@ -7,12 +7,17 @@ import type { NewReading } from '@/server/repositories/readings';
 import { outbox } from './outbox';
 import { keepReading, renewSession, takeBackRenewal, whatRenewalChanges } from './actions';
 import { jobsCameTo } from '../../../tests/support/jobs';
-import { CheckGrid, type CheckGridProps } from './CheckGrid';
+import { CheckSession, type CheckSessionProps } from './CheckSession';
 
 jest.mock('@/workers/client', () => jest.requireActual('../../../tests/support/inProcess'));
 jest.mock('next/navigation', () => jest.requireActual('../../../tests/support/navigation'));
 jest.mock('./actions', () => ({
+  faultFound: jest.fn(),
+  faultNotFound: jest.fn(),
+  contextChoicesOf: jest.fn(),
+  keepContext: jest.fn(),
   keepReading: jest.fn(),
+  readMeterAt: jest.fn(),
   renewSession: jest.fn(),
   takeBackRenewal: jest.fn(),
   whatRenewalChanges: jest.fn(),
@@ -25,9 +30,9 @@ const expectation = expectationWith();
 const NAMES = ['Wren', 'Fenn', 'Pim'];
 const students = NAMES.map((nickname, i) => ({ id: 10 + i, bench: i + 1, nickname }));
 
-function open(more: Partial<CheckGridProps> = {}) {
+function open(more: Partial<CheckSessionProps> = {}) {
   return show(
-    <CheckGrid
+    <CheckSession
       sessionId={4}
       expectation={expectation}
       students={students}
@@ -36,6 +41,7 @@ function open(more: Partial<CheckGridProps> = {}) {
       predicted="predicted"
       outdated={false}
       renewed={false}
+      found={[]}
       {...more}
     />,
   );
@@ -299,5 +305,24 @@ describe('a session whose lesson has changed', () => {
     await user.click(screen.getByRole('button', { name: 'Judge by those from before again' }));
     await waitFor(() => expect(takeBackRenewal).toHaveBeenCalledWith(4));
     await waitFor(() => expect(visited).toContain('refresh'));
+  });
+});
+
+describe('a whole class from a table', () => {
+  it('is shown before it is entered, judged like what is typed, and sent bench by bench', async () => {
+    const { user } = open();
+    await user.click(screen.getByRole('button', { name: 'enter from a table' }));
+    const dialog = await screen.findByRole('dialog');
+    await user.click(within(dialog).getByLabelText('or its text, pasted'));
+    await user.paste('bench,across R1,current\n1,2.91,8.9\n2,0.92,\n7,2.9,');
+    expect(said(dialog)).toContain('3 figures of 2 benches can be entered');
+    expect(said(dialog)).toContain('no bench “7”');
+    await user.click(within(dialog).getByRole('button', { name: 'Enter 3 figures' }));
+    await waitFor(() => expect(said(bench(2))).toContain('off'));
+    expect(sent().map(({ studentId, point, typed }) => [studentId, point, typed])).toEqual([
+      [10, 'R1', '2.91'],
+      [10, 'current', '8.9'],
+      [11, 'R1', '0.92'],
+    ]);
   });
 });

@@ -11,7 +11,8 @@ export const readingSchema = z.strictObject({
   kind: z.enum(['first', 'correction', 'retest']),
   value: z.number().min(-READING_MOST).max(READING_MOST),
   step: z.number().min(0).max(READING_MOST),
-  typed: z.string().min(1).max(40),
+  // What was seen may name several parts.
+  typed: z.string().min(1).max(200),
   meter: z.string().max(40),
   takenBy: z.string().max(30),
   takenAt: z.iso.datetime(),

@@ -1,31 +1,54 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import type { JudgedBench, Noted, SessionExpectation } from '@/core';
+import type { BenchRead, JudgedBench, SessionExpectation } from '@/core';
 import { coreWorker } from '@/workers/client';
 import { LatestOnly } from '@/workers/latestOnly';
 
-/** Verdicts and causes of all benches, worked out in a worker; benches whose readings stand keep their answer. */
+/** The readings of one bench, and by which of the expectations it is judged. */
+export interface ReadBench extends BenchRead {
+  readonly by: number;
+}
+
+/**
+ * Verdicts and causes of all benches, worked out in a worker; benches whose readings stand keep their answer.
+ *
+ * @param expectations the session's own, and those of benches on which something is different
+ */
 export function useJudged(
-  expectation: SessionExpectation,
-  benches: readonly (readonly Noted[])[],
+  expectations: readonly SessionExpectation[],
+  benches: readonly ReadBench[],
   first: readonly JudgedBench[],
 ): readonly JudgedBench[] {
   const [judged, setJudged] = useState(first);
-  const solver = useRef<LatestOnly<readonly (readonly Noted[])[], JudgedBench[]>>(undefined);
+  const solver = useRef<LatestOnly<readonly ReadBench[], JudgedBench[]>>(undefined);
   const key = JSON.stringify(benches);
   const asked = useRef(key);
   useEffect(() => {
     solver.current = new LatestOnly(
-      (question) => coreWorker('quick').judge(expectation, question),
+      (question) => judgeAll(expectations, question),
       setJudged,
       () => undefined,
     );
-  }, [expectation]);
+  }, [expectations]);
   useEffect(() => {
     if (asked.current === key) return;
     asked.current = key;
-    solver.current?.ask(JSON.parse(key) as Noted[][]);
+    solver.current?.ask(JSON.parse(key) as ReadBench[]);
   }, [key]);
   return judged;
+}
+
+async function judgeAll(
+  expectations: readonly SessionExpectation[],
+  benches: readonly ReadBench[],
+): Promise<JudgedBench[]> {
+  const judged = await Promise.all(
+    expectations.map((expectation, i) => {
+      const own = benches.filter(({ by }) => by === i);
+      return own.length === 0 ? [] : coreWorker('quick').judge(expectation, own);
+    }),
+  );
+  const taken = expectations.map(() => 0);
+  return benches.map(({ by }) => judged[by]![taken[by]!++]!);
 }

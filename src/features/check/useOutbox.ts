@@ -10,6 +10,13 @@ const FIRST_WAIT_MS = 1000;
 const LONGEST_WAIT_MS = 30_000;
 const SILENT = 'The program does not answer; they are sent by themselves when it is back.';
 
+/** A request that hangs is no answer: it is asked again under the same key, and kept once. */
+const SILENCE_MS = 8000;
+
+function silence(): Promise<undefined> {
+  return new Promise((over) => setTimeout(() => over(undefined), SILENCE_MS));
+}
+
 interface Told {
   /** The database has it. */
   onKept(reading: Reading, entryKey: string): void;
@@ -48,7 +55,7 @@ export function useOutbox(sessionId: number, told: Told) {
     let left = queue.current.filter((sent) => !sent.refused);
     for (let next = left[0]; next; next = left[0]) {
       const { reading } = next;
-      const answer = await keepReading(reading).catch(() => undefined);
+      const answer = await Promise.race([keepReading(reading).catch(() => undefined), silence()]);
       if (!answer || (!answer.ok && answer.again)) {
         setProblem(answer?.message ?? SILENT);
         timer.current = setTimeout(() => void flush(), wait.current);

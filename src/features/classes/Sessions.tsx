@@ -8,6 +8,7 @@ import { dayName } from '@/ui/dates';
 import { useAnswer } from '@/ui/useAnswer';
 import { Overtaken } from '@/ui/Overtaken';
 import { useSaving } from '@/ui/useSaving';
+import { Problem } from '@/ui/Problem';
 import { changeDay, putAwaySession } from './actions';
 
 export interface GroupSession {
@@ -86,11 +87,7 @@ function SessionRow({ session }: { session: GroupSession }) {
         </Button>
       </div>
       <Overtaken saving={saving} shown={(onDate: string) => [['day', onDate]]} />
-      {problem && (
-        <div role="alert" className="problem">
-          {problem}
-        </div>
-      )}
+      <Problem>{problem}</Problem>
     </li>
   );
 }

@@ -80,6 +80,10 @@ const QUESTIONS = {
     why: 'Spares are counted so that the chance stays below this.',
   },
   currency: { label: 'Currency', why: 'Shown beside prices.' },
+  causes: {
+    label: 'Weigh causes at Check by',
+    why: 'The logbook: each fault that was found counts beside thirty of the starting figures, in sessions given from then on.',
+  },
   tables: {
     label: 'Tables (CSV) are written with',
     why: 'As this house’s spreadsheet opens them. Either is read when a table is brought in.',
@@ -102,7 +106,8 @@ export function StyleForm({ style, version }: { style: HouseStyle; version: numb
   const wrong = formProblem(formState.errors);
   const save = handleSubmit(saving.save);
   const select = (
-    name: 'rounding' | 'age' | 'side' | 'values' | 'bands' | 'wires' | 'lamps' | 'symbol' | 'tables',
+    name:
+      'rounding' | 'age' | 'side' | 'values' | 'bands' | 'wires' | 'lamps' | 'symbol' | 'tables' | 'causes',
     options: readonly (readonly [string, string])[],
   ) => (
     <Row name={name}>
@@ -138,6 +143,10 @@ export function StyleForm({ style, version }: { style: HouseStyle; version: numb
       {select('values', [
         ['drawer', 'the drawer'],
         ...SERIES_NAMES.map((s) => [s, `the ${s} series`] as const),
+      ])}
+      {select('causes', [
+        ['logbook', 'the faults this house has found'],
+        ['starting figures', 'the starting figures alone'],
       ])}
       {select('bands', [
         ['4', '4 bands'],

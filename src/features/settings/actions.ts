@@ -5,7 +5,15 @@ import { issueSentence } from '@/messages/issues';
 import { guarded } from '@/server/access/admit';
 import { backUp } from '@/server/backup/backUp';
 import { done, failed, type Answer } from '@/server/failures';
-import { houseStyle, meter as keptMeter, saveSetting } from '@/server/repositories/settings';
+import { letPicturesGo } from '@/server/pictures/retention';
+import {
+  houseStyle,
+  meter as keptMeter,
+  pictureRule,
+  pictureRuleSchema,
+  saveSetting,
+  type PictureRule,
+} from '@/server/repositories/settings';
 import { startJob } from '@/server/work/jobs';
 import { METER_FIELDS, STYLE_FIELDS } from './fields';
 
@@ -30,6 +38,19 @@ export async function keepMeter(version: number, meter: unknown): Promise<Answer
       return done(await saveSetting('meter', version, checked.data));
     },
     keptMeter,
+  );
+}
+
+/** Keeps for how many days pictures of benches stay; those that have stayed longer go at once. */
+export async function keepPictureRule(version: number, rule: unknown): Promise<Answer<number, PictureRule>> {
+  return guarded(
+    'keepPictureRule',
+    async () => {
+      const saved = await saveSetting('pictures', version, pictureRuleSchema.parse(rule));
+      await letPicturesGo();
+      return done(saved);
+    },
+    pictureRule,
   );
 }
 

@@ -17,6 +17,7 @@ export const STYLE_FIELDS: FieldNames = {
   symbol: 'The resistor’s symbol',
   currency: 'The currency',
   tables: 'How tables are written',
+  causes: 'What causes are weighed by',
 };
 
 export const METER_FIELDS: FieldNames = {

@@ -15,9 +15,9 @@ export async function admit(route: Route, session?: number): Promise<Who | undef
 }
 
 /** The same for a file: what is answered to those it is not for. */
-export async function refusedFile(route: Route): Promise<Response | undefined> {
+export async function refusedFile(route: Route, session?: number): Promise<Response | undefined> {
   const asking = await who();
-  if (isAdmitted(ROUTES[route], asking?.role)) return undefined;
+  if (isAdmitted(ROUTES[route], asking?.role) && isOwn(asking, session)) return undefined;
   return new Response(asking ? 'This is not yours to see.' : 'Sign in first.', {
     status: asking ? 403 : 401,
   });
@@ -51,9 +51,15 @@ export async function guarded<T, Kept = never>(
   }, theirs);
 }
 
-/** @returns why somebody who came in by a code may not do that in a session, or nothing where they may */
-export function notTheirs(asking: Who | undefined, session: number): string | undefined {
-  return isOwn(asking, session) ? undefined : 'Not done: your code is for another session.';
+/**
+ * @param student whose bench it is about
+ * @returns why somebody who came in by a code may not do that in a session, or nothing where they may
+ */
+export function notTheirs(asking: Who | undefined, session: number, student?: number): string | undefined {
+  if (!isOwn(asking, session)) return 'Not done: your code is for another session.';
+  if (asking?.role === 'student' && asking.seat?.studentId !== student)
+    return 'Not done: that is another bench than yours.';
+  return undefined;
 }
 
 function isOwn(asking: Who | undefined, session: number | undefined): boolean {

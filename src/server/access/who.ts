@@ -2,6 +2,7 @@ import { getIronSession, type IronSession } from 'iron-session';
 import { cookies, headers } from 'next/headers';
 import { environment } from '../env';
 import { codeIsLive } from '../repositories/codes';
+import { seatStands, type Seat } from '../repositories/seats';
 import { sealSecret } from './secrets';
 import type { Role } from './table';
 
@@ -10,6 +11,8 @@ export interface Who {
   readonly role: Role;
   readonly session?: number;
   readonly code?: number;
+  /** The bench that a student has taken. */
+  readonly seat?: Seat;
 }
 
 interface Sealed {
@@ -31,8 +34,19 @@ async function sealed(): Promise<IronSession<Sealed>> {
 /** Who asks, or nobody known. In the demo whoever is on this machine is its educator until they come in otherwise. */
 export async function who(): Promise<Who | undefined> {
   const known = (await sealed()).who;
-  if (known && (known.code === undefined || (await codeIsLive(known.code)))) return known;
+  if (known && (known.code === undefined || (await codeIsLive(known.code)))) return seated(known);
   return environment().demo ? { role: 'educator' } : undefined;
+}
+
+/** Whether somebody who was let in by a code still is: for what goes on after the request was answered. */
+export async function standsStill(asking: Who | undefined): Promise<boolean> {
+  return asking?.code === undefined || (await codeIsLive(asking.code));
+}
+
+/** A seat that was freed is nobody's. */
+async function seated(known: Who): Promise<Who> {
+  const { seat, ...rest } = known;
+  return seat && !(await seatStands(seat)) ? rest : known;
 }
 
 export async function comeIn(as: Who): Promise<void> {

@@ -133,6 +133,9 @@ export const ERASED = '–';
 export async function eraseStudent(id: number, at: string): Promise<void> {
   await write(async (trx) => {
     const row = await rowOf(trx, id);
+    // Whoever sat there with a machine of their own is out.
+    await trx('seats').where({ student_id: id }).delete();
+    await trx('photos').where({ student_id: id }).delete();
     await trx('students')
       .where({ id })
       .update({

@@ -1,6 +1,9 @@
 import type { Knex } from 'knex';
+import { GLANCE } from '@/core';
 import { database, write } from '../db/connection';
-import { Missing, Refusal } from '../failures';
+import { Refusal } from '../failures';
+import { tellSession } from '../live';
+import { refuseStranger } from './belongs';
 import { toBeJudged } from './judgements';
 
 /** `first` at a checkpoint, `correction` of a figure misread or mistyped, `retest` after something was changed. */
@@ -24,6 +27,11 @@ export interface Reading {
 
 export interface NewReading extends Omit<Reading, 'id'> {
   /** Made by the screen that sent it, so that sending it twice keeps it once. */
+  readonly entryKey: string;
+}
+
+/** A reading as those who follow a session hear of it: who sent it knows it by its key. */
+export interface LiveReading extends Reading {
   readonly entryKey: string;
 }
 
@@ -65,6 +73,18 @@ export async function readings(sessionIds?: readonly number[]): Promise<Reading[
   return ((await rows) as Stored[]).map(fromRow);
 }
 
+/** Readings of a session that came after one, oldest first: for who follows it as it grows. */
+export async function readingsAfter(sessionId: number, last: number): Promise<LiveReading[]> {
+  const rows = (await database())('readings')
+    .where({ session_id: sessionId })
+    .where('id', '>', last)
+    .orderBy('id');
+  return ((await rows) as (Stored & { entry_key: string })[]).map((row) => ({
+    ...fromRow(row),
+    entryKey: row.entry_key,
+  }));
+}
+
 /** The checkpoint under which a student's own guess is kept; it is shown, never judged. */
 export const PREDICTED = 'predicted';
 
@@ -74,7 +94,7 @@ export const PREDICTED = 'predicted';
  * @throws Refusal where student, checkpoint and session do not belong together
  */
 export async function addReading(reading: NewReading): Promise<Reading> {
-  return write(async (trx) => {
+  const kept = await write(async (trx) => {
     const known = (await trx('readings').where({ entry_key: reading.entryKey }).first()) as
       Stored | undefined;
     if (known) return fromRow(known);
@@ -95,24 +115,19 @@ export async function addReading(reading: NewReading): Promise<Reading> {
       entry_key: reading.entryKey,
     });
     await toBeJudged(trx, reading.sessionId, reading.studentId);
-    const { entryKey: _sent, ...kept } = reading;
-    return { ...kept, id: id! };
+    const { entryKey: _sent, ...added } = reading;
+    return { ...added, id: id! };
   });
+  tellSession(kept.sessionId);
+  return kept;
 }
 
 async function refuseStray(
   trx: Knex.Transaction,
   { sessionId, studentId, point }: NewReading,
 ): Promise<void> {
-  const session = (await trx('sessions').where({ id: sessionId }).first('group_id')) as
-    { group_id: number } | undefined;
-  if (!session) throw new Missing('This session is not there any more.');
-  const student = (await trx('students').where({ id: studentId }).first('group_id', 'nickname')) as
-    { group_id: number; nickname: string } | undefined;
-  if (!student) throw new Missing('This student is not there any more.');
-  if (student.group_id !== session.group_id)
-    throw new Refusal(`“${student.nickname}” is not in the group that this session is for.`);
-  if (point === PREDICTED) return;
+  await refuseStranger(trx, sessionId, studentId);
+  if (point === PREDICTED || point === GLANCE) return;
   if (!(await trx('session_points').where({ session_id: sessionId, point }).first()))
     throw new Refusal(
       'This session has no such checkpoint any more: its lesson’s newest figures were taken. Load the page again.',

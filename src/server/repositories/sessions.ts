@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import type { KitLine, SessionExpectation } from '@/core';
+import { expectationsOf, keepExpectations } from './benchContexts';
 import { expectationFrom } from './keptExpectation';
 import { database, write } from '../db/connection';
 import { Missing, Refusal } from '../failures';
@@ -13,6 +14,10 @@ export interface SessionSummary {
   /** Version of the lesson that the expectation was made from. */
   readonly lessonVersion: number;
 }
+
+/** How much students are told at their bench when something is off: nothing, a hint after a try, or all at once. */
+export const HINTS = ['never', 'after-a-try', 'full'] as const;
+export type Hints = (typeof HINTS)[number];
 
 /** What a list shows of a session. */
 export interface SessionLine {
@@ -36,6 +41,7 @@ export interface Session extends SessionHead {
   readonly expectation: SessionExpectation;
   /** It took its lesson's newest figures; those from before are kept. */
   readonly renewed: boolean;
+  readonly hints: Hints;
 }
 
 interface Stored {
@@ -51,6 +57,7 @@ interface Stored {
   packed: string;
   archived_at: string | null;
   version: number;
+  hints: Hints;
 }
 
 const LINE = [
@@ -102,6 +109,7 @@ function wholeFrom(row: Stored): Session {
     ...headFrom(row),
     expectation: expectationFrom(row.expectation),
     renewed: row.before !== null,
+    hints: row.hints,
   };
 }
 
@@ -147,10 +155,15 @@ export async function sessions(asked: SessionsAsked = {}): Promise<SessionHead[]
 
 /** @throws Missing when there is no session of that number */
 export async function session(id: number): Promise<Session> {
-  const { rows } = await query([...HEAD, 'expectation', 'before']);
+  const { rows } = await query([...HEAD, 'expectation', 'before', 'hints']);
   const row = (await rows.where('sessions.id', id).first()) as Stored | undefined;
   if (!row) throw new Missing('This session is not there any more.');
   return wholeFrom(row);
+}
+
+/** What one bench is judged by: what is different there counts. */
+export async function expectationAt(sessionId: number, studentId: number): Promise<SessionExpectation> {
+  return (await expectationsOf(sessionId)).get(studentId) ?? expectationOf(sessionId);
 }
 
 /** What a session is judged by, alone. */
@@ -158,6 +171,20 @@ export async function expectationOf(id: number): Promise<SessionExpectation> {
   const row = (await (await database())('sessions').where({ id }).first('expectation')) as Stored | undefined;
   if (!row) throw new Missing('This session is not there any more.');
   return expectationFrom(row.expectation);
+}
+
+/** Version of a session: another one, and it may be judged by other figures. */
+export async function sessionVersion(id: number): Promise<number> {
+  const row = (await (await database())('sessions').where({ id }).first('version')) as Stored | undefined;
+  if (!row) throw new Missing('This session is not there any more.');
+  return row.version;
+}
+
+/** How much students of a session are told at their bench. */
+export async function sessionHints(id: number): Promise<Hints> {
+  const row = (await (await database())('sessions').where({ id }).first('hints')) as Stored | undefined;
+  if (!row) throw new Missing('This session is not there any more.');
+  return row.hints;
 }
 
 export interface NewSession {
@@ -182,12 +209,17 @@ export async function addSession(made: NewSession): Promise<number> {
   });
 }
 
-/** Takes newer figures in; those from before are kept beside. */
+/**
+ * Takes newer figures in; those from before are kept beside.
+ *
+ * @param asFound what benches are judged by on which something is different
+ */
 export async function refreshSession(
   id: number,
   version: number,
   expectation: SessionExpectation,
   summary: SessionSummary,
+  asFound: ReadonlyMap<number, SessionExpectation> = new Map(),
 ): Promise<number> {
   return write(async (trx) => {
     const kept = (await trx('sessions').where({ id }).first('expectation', 'summary')) as Kept | undefined;
@@ -197,6 +229,7 @@ export async function refreshSession(
       before: kept ? JSON.stringify(kept) : null,
     };
     const saved = await updateVersioned(trx, 'sessions', { id }, version, values, 'this session');
+    await keepExpectations(trx, id, summary.lessonVersion, asFound);
     await judgedAnew(trx, id, expectation);
     return saved;
   });
@@ -231,6 +264,10 @@ export async function moveSession(id: number, version: number, onDate: string): 
   return write((trx) =>
     updateVersioned(trx, 'sessions', { id }, version, { on_date: onDate }, 'this session'),
   );
+}
+
+export async function setSessionHints(id: number, hints: Hints): Promise<void> {
+  await write((trx) => trx('sessions').where({ id }).update({ hints }));
 }
 
 export async function archiveSession(id: number, at: string | null): Promise<void> {

@@ -7,7 +7,7 @@ import {
   type MeterFigures,
 } from '@/core';
 import { glossarySchema, type OwnWords } from '@/messages/glossary';
-import type { z } from 'zod';
+import { z } from 'zod';
 import { database, write } from '../db/connection';
 import { putVersioned } from './versioned';
 
@@ -24,6 +24,13 @@ export const meter = (): Promise<Versioned<MeterFigures>> => setting('meter', me
 
 export const glossary = (): Promise<Versioned<OwnWords>> => setting('glossary', glossarySchema, {});
 
+/** For how many days pictures of benches are kept. */
+export const pictureRuleSchema = z.strictObject({ days: z.number().int().min(1).max(400) });
+export type PictureRule = z.output<typeof pictureRuleSchema>;
+
+export const pictureRule = (): Promise<Versioned<PictureRule>> =>
+  setting('pictures', pictureRuleSchema, { days: 30 });
+
 async function setting<T>(name: string, schema: z.ZodType<T>, fallback: T): Promise<Versioned<T>> {
   const row = (await (await database())('settings').where({ name }).first()) as
     { json: string; version: number } | undefined;
@@ -33,9 +40,9 @@ async function setting<T>(name: string, schema: z.ZodType<T>, fallback: T): Prom
 }
 
 export async function saveSetting(
-  name: 'house style' | 'meter' | 'glossary',
+  name: 'house style' | 'meter' | 'glossary' | 'pictures',
   version: number,
-  value: HouseStyle | MeterFigures | OwnWords,
+  value: HouseStyle | MeterFigures | OwnWords | PictureRule,
 ): Promise<number> {
   const json = JSON.stringify(value);
   return write((trx) => putVersioned(trx, 'settings', { name }, version, { json }, `the ${name}`));

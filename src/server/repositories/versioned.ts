@@ -33,7 +33,7 @@ export async function updateVersioned(
 export async function putVersioned(
   trx: Knex.Transaction,
   table: string,
-  where: Record<string, string>,
+  where: Record<string, string | number>,
   version: number,
   values: Record<string, unknown>,
   thing: string,

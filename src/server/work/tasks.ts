@@ -1,23 +1,34 @@
 import {
   builtOf,
   diagramOf,
+  drawnCircuit,
+  faultContext,
   judgeBench,
   judgeReading,
+  madeUpBuild,
   makeSheet,
   sessionExpectation,
   sessionSignatures,
+  sheetAsFound,
+  simulatedBench,
+  sweptSupply,
   workOut,
+  type BenchContext,
+  type BenchRead,
+  type Cause,
   type Circuit,
   type Diagram,
   type FaultSignatures,
   type JudgedBench,
   type LampType,
   type LessonFile,
+  type MadeUp,
   type Noted,
   type Outcome,
   type SessionExpectation,
   type Sheet,
   type SheetRequest,
+  type SimulatedBench,
   type Verdict,
 } from '@/core';
 import { sentences } from '@/messages/findings';
@@ -41,7 +52,7 @@ export interface ShareOfFaults {
 
 export interface JudgeTask {
   readonly expectation: SessionExpectation;
-  readonly bench: readonly Noted[];
+  readonly bench: BenchRead;
   /** Readings whose own verdict is asked for, in this order. */
   readonly readings: readonly Noted[];
 }
@@ -49,6 +60,22 @@ export interface JudgeTask {
 export interface Judgement {
   readonly judged: JudgedBench;
   readonly verdicts: readonly (Verdict | undefined)[];
+}
+
+export interface MadeUpTask extends Pick<ShareOfFaults, 'sheet' | 'request'> {
+  readonly expectation: Pick<SessionExpectation, 'dictionary' | 'meter'>;
+  readonly who: MadeUp;
+}
+
+export interface AsFoundTask extends Pick<ShareOfFaults, 'sheet' | 'request'> {
+  readonly context: BenchContext;
+}
+
+/** A made-up bench: what its meter shows everywhere, how it looks, and what only whoever made it up knows. */
+export interface MadeUpBench extends SimulatedBench {
+  readonly cause: Pick<Cause, 'code' | 'data'>;
+  /** With every part at its own value. */
+  readonly circuit: Circuit;
 }
 
 /** The heavy work of the server: each of these is done in a thread of its own, and says how far it is where it can. */
@@ -93,9 +120,28 @@ export const tasks = {
   signs(_nothing: undefined): PatternSigns {
     return patternSigns();
   },
+  madeUp({ sheet, request, expectation, who }: MadeUpTask): MadeUpBench {
+    const context = faultContext(sheet, request);
+    const { candidate, chance } = madeUpBuild(context, who);
+    const { points } = expectation.dictionary;
+    const { code, data } = candidate;
+    return {
+      ...simulatedBench(candidate, points, expectation.meter, context, chance),
+      cause: { code, data },
+      circuit: drawnCircuit(candidate.circuit, chance),
+    };
+  },
+  /** A lesson with what is really there on one bench. */
+  asFound({ sheet, request, context }: AsFoundTask) {
+    return sheetAsFound(sheet, request, context);
+  },
+  /** A build while its supply is turned. */
+  swept({ circuit, volts }: { readonly circuit: Circuit; readonly volts: readonly number[] }) {
+    return sweptSupply(circuit, volts);
+  },
   judge({ expectation, bench, readings }: JudgeTask): Judgement {
     return {
-      judged: judgeBench(expectation, bench),
+      judged: judgeBench(expectation, bench.noted, bench.looks),
       verdicts: readings.map((noted) => judgeReading(expectation, noted)?.verdict),
     };
   },

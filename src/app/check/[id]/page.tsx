@@ -1,14 +1,19 @@
 import Link from 'next/link';
+import { isEmptyContext } from '@/core';
 import '@/features/check/check.css';
-import { CheckGrid } from '@/features/check/CheckGrid';
+import { CheckSession } from '@/features/check/CheckSession';
 import { HelpersIn } from '@/features/check/HelpersIn';
 import { admit } from '@/server/access/admit';
 import { checkBook } from '@/server/checkBook';
 import { orMissing } from '@/server/orMissing';
 import { pageId } from '@/server/pageId';
 import { codesOf } from '@/server/repositories/codes';
+import { environment } from '@/server/env';
 import { lessonVersion } from '@/server/repositories/lessons';
+import { photographed } from '@/server/repositories/photos';
 import { PREDICTED } from '@/server/repositories/readings';
+import { foundIn } from '@/server/repositories/foundFaults';
+import { seatsOf } from '@/server/repositories/seats';
 import { longDayName } from '@/ui/dates';
 import { MissingPage } from '@/ui/MissingPage';
 
@@ -20,11 +25,14 @@ export default async function CheckPage({ params }: { params: Promise<{ id: stri
   const asking = await admit('/check/[id]', id);
   const book = id === undefined ? undefined : await orMissing(checkBook(id));
   if (!book) return <MissingPage thing="This session" href="/check" place="the sessions" />;
-  const { session, students, readings, judged } = book;
+  const { session, students, readings, judged, contexts, asFound } = book;
   const educates = asking?.role === 'educator';
-  const [version, codes] = await Promise.all([
+  const [version, codes, found, taken, pictures] = await Promise.all([
     lessonVersion(session.lessonId),
     educates ? codesOf(session.id) : [],
+    foundIn(session.id),
+    educates ? seatsOf(session.id) : ([] as number[]),
+    photographed(session.id),
   ]);
   return (
     <div className="page wide">
@@ -43,7 +51,18 @@ export default async function CheckPage({ params }: { params: Promise<{ id: stri
             <Link prefetch={false} href={`/logbook?lesson=${encodeURIComponent(session.lessonTitle)}`}>
               its logbook
             </Link>
-            <HelpersIn sessionId={session.id} codes={codes} />
+            <Link prefetch={false} href={`/check/${session.id}/report`}>
+              report
+            </Link>
+            <Link prefetch={false} href={`/check/${session.id}/practice`}>
+              practise with a stand-in meter
+            </Link>
+            <HelpersIn
+              sessionId={session.id}
+              codes={codes}
+              hints={session.hints}
+              seated={students.filter((s) => taken.includes(s.id))}
+            />
           </div>
         )}
       </div>
@@ -55,8 +74,8 @@ export default async function CheckPage({ params }: { params: Promise<{ id: stri
           </Link>
         </p>
       ) : (
-        <CheckGrid
-          key={`${session.id} ${session.version}`}
+        <CheckSession
+          key={`${session.id} ${session.version} ${contexts.map(({ studentId, version: v }) => `${studentId}:${v}`).join()}`}
           sessionId={session.id}
           expectation={session.expectation}
           students={students.map(({ id: studentId, bench, nickname }) => ({
@@ -69,6 +88,14 @@ export default async function CheckPage({ params }: { params: Promise<{ id: stri
           predicted={PREDICTED}
           outdated={educates && version !== session.summary.lessonVersion}
           renewed={educates && session.renewed}
+          mayDiffer={educates}
+          different={contexts.map((one) => {
+            const expectation = asFound.get(one.studentId);
+            return { ...one, expectation, counts: expectation !== undefined || isEmptyContext(one.context) };
+          })}
+          photographed={pictures}
+          meterAt={environment().meter}
+          found={found.map(({ id: foundId, studentId, words }) => ({ id: foundId, studentId, words }))}
         />
       )}
     </div>

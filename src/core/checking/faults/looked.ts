@@ -25,13 +25,16 @@ const OF_ANY_PART: ReadonlySet<FaultCode> = new Set([
   'lamp-shorted',
 ]);
 
-/** The mistakes of parts that are not looked at themselves, but show where others are: behind a transistor they do. */
+/**
+ * The mistakes of parts that are not looked at themselves, but show where others are: a lamp by its light, and behind a
+ * transistor any part.
+ */
 export function fromFurther(context: FaultContext): Mistake[] {
   const { circuit } = context;
   const near = new Set(lookedAt(context));
-  if (!circuit.parts.some(({ kind }) => kind === 'transistor')) return [];
+  const amplified = circuit.parts.some(({ kind }) => kind === 'transistor');
   return circuit.parts
-    .filter((part) => !near.has(part))
+    .filter((part) => !near.has(part) && (amplified || part.kind === 'led'))
     .flatMap((part) => mistakesOf(part, context).filter(({ code }) => OF_ANY_PART.has(code)));
 }
 

@@ -54,6 +54,7 @@ function slips(context: FaultContext): Slip[] {
     ...jumpersMissing(plan),
     ...cutsMissing(plan, isWatched),
     ...bridges(plan, isWatched),
+    ...touchingLegs(plan, isWatched),
     ...tapeSlips(plan),
     ...strayLegs(plan, circuit, isWatched),
   ];
@@ -88,21 +89,38 @@ function cutsMissing(plan: Plan, isWatched: (part: string) => boolean): Slip[] {
 
 /** Neighbouring joints of a soldered board that ran together. */
 function bridges(plan: Plan, isWatched: (part: string) => boolean): Slip[] {
+  const { copper } = boardOf(plan);
+  if (copper !== 'strips' && copper !== 'pads') return [];
+  const front = plan.placements.filter((placement) => !isOnTheBack(plan, placement));
+  return neighbours({ ...plan, placements: front }, isWatched, BESIDE).map(([hole, other]): Slip => ({
+    code: 'bridge',
+    data: { hole, other },
+    prior: 0.3,
+    plan: joinedBy(plan, hole, other),
+  }));
+}
+
+/** Legs no further apart than this, in pitches, touch when they are bent: aslant, too. */
+const TOUCHING = 1.5;
+
+/** Pairs of holes with legs in them that lie so near each other. */
+function neighbours(
+  plan: Plan,
+  isWatched: (part: string) => boolean,
+  reach: number,
+): (readonly [HoleName, HoleName])[] {
   const board = boardOf(plan);
-  if (board.copper !== 'strips' && board.copper !== 'pads') return [];
-  const joints = plan.placements
-    .filter((placement) => !isOnTheBack(plan, placement))
-    .flatMap(({ part, legs }) => Object.values(legs).map((name) => ({ part, hole: holeOf(board, name)! })));
-  return joints.flatMap(({ part, hole }, i) =>
-    joints
+  const legs = plan.placements.flatMap(({ part, legs: own }) =>
+    Object.values(own).flatMap((name) => {
+      const hole = holeOf(board, name);
+      return hole ? [{ part, hole }] : [];
+    }),
+  );
+  return legs.flatMap(({ part, hole }, i) =>
+    legs
       .slice(i + 1)
-      .filter((other) => distance(hole, other.hole) < 1.1 && (isWatched(part) || isWatched(other.part)))
-      .map((other): Slip => ({
-        code: 'bridge',
-        data: { hole: hole.name, other: other.hole.name },
-        prior: 0.3,
-        plan: joinedBy(plan, hole.name, other.hole.name),
-      })),
+      .filter((other) => distance(hole, other.hole) < reach && (isWatched(part) || isWatched(other.part)))
+      .map((other) => [hole.name, other.hole.name] as const),
   );
 }
 
@@ -155,26 +173,48 @@ function tornBefore(circuit: Circuit, plan: Plan, tape: string, lane: number): C
   };
 }
 
-/** Each leg one row up or down. */
+/** A hole beside another lies one pitch from it; over the trench it is further. */
+const BESIDE = 1.1;
+const AROUND = [
+  [-1, 0],
+  [1, 0],
+  [0, -1],
+  [0, 1],
+] as const;
+/** Leads of a supply are led to last and looked at. */
+const LED_LAST = 0.1;
+
+/** Each leg in a free hole beside its own. */
 function strayLegs(plan: Plan, circuit: Circuit, isWatched: (part: string) => boolean): Slip[] {
   const board = boardOf(plan);
   const taken = takenHoles(plan);
   return plan.placements
     .filter(({ part }) => isWatched(part))
     .flatMap((placement) =>
-      // Of a supply plus and minus are led to last and looked at; the pins of a controller go wrong like any leg.
-      Object.entries(placement.legs).flatMap(([pin, hole]) =>
-        (isSource(circuit, placement.part) && (pin === 'plus' || pin === 'minus') ? [] : [-1, 1]).flatMap(
-          (rows): Slip[] => {
-            const to = shifted(plan, hole, rows, 0);
-            if (!holeOf(board, to) || taken.has(to) || holeOf(board, to)?.rail) return [];
-            const moved = { ...placement, legs: { ...placement.legs, [pin]: to } };
-            const placements = plan.placements.map((p) => (p === placement ? moved : p));
-            const kind = thingOf(circuit, placement.part)?.kind ?? 'wire';
-            const data = { part: placement.part, kind, pin, hole: to };
-            return [{ code: 'leg-astray', data, prior: 0.4, plan: { ...plan, placements } }];
-          },
-        ),
-      ),
+      Object.entries(placement.legs).flatMap(([pin, hole]) => {
+        const lead = isSource(circuit, placement.part) && (pin === 'plus' || pin === 'minus');
+        return AROUND.flatMap(([rows, columns]): Slip[] => {
+          const to = shifted(plan, hole, rows, columns);
+          const [from, place] = [holeOf(board, hole), holeOf(board, to)];
+          if (!from || !place || taken.has(to) || distance(from, place) > BESIDE) return [];
+          const moved = { ...placement, legs: { ...placement.legs, [pin]: to } };
+          const placements = plan.placements.map((p) => (p === placement ? moved : p));
+          const kind = thingOf(circuit, placement.part)?.kind ?? 'wire';
+          const data = { part: placement.part, kind, pin, hole: to };
+          const prior = lead ? LED_LAST : 0.4;
+          return [{ code: 'leg-astray', data, prior, plan: { ...plan, placements } }];
+        });
+      }),
     );
+}
+
+/** Bare legs in neighbouring holes of a plug-in board that touch. */
+function touchingLegs(plan: Plan, isWatched: (part: string) => boolean): Slip[] {
+  if (boardOf(plan).copper !== 'rows') return [];
+  return neighbours(plan, isWatched, TOUCHING).map(([hole, other]): Slip => ({
+    code: 'legs-touching',
+    data: { hole, other },
+    prior: 0.15,
+    plan: joinedBy(plan, hole, other),
+  }));
 }

@@ -4,8 +4,11 @@ import { FarSide, farSideOf } from '@/features/plan/FarSide';
 import { capital } from '@/messages/grammar';
 import type { Ref } from 'react';
 
+/** What of a sheet the board of a step is drawn from. */
+export type StepSheet = Pick<Sheet, 'plan' | 'circuit' | 'sorts' | 'supply' | 'build' | 'steps'>;
+
 interface Props {
-  readonly sheet: Sheet;
+  readonly sheet: StepSheet;
   /** Place of the step in the card. */
   readonly at: number;
   readonly svgRef?: Ref<SVGSVGElement> | undefined;
@@ -38,7 +41,7 @@ export function StepBoard({ sheet, at, svgRef }: Props) {
 }
 
 interface SectionProps {
-  readonly sheet: Sheet;
+  readonly sheet: StepSheet;
   readonly steps: readonly Step[];
   /** Place of its first step in the card. */
   readonly first: number;
@@ -59,7 +62,7 @@ export function SectionBoard({ sheet, steps, first }: SectionProps) {
 }
 
 interface SoFarProps {
-  readonly sheet: Sheet;
+  readonly sheet: StepSheet;
   readonly plan: Plan;
   /** Steps that are done. */
   readonly done: number;

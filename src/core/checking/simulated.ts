@@ -1,0 +1,107 @@
+import { isWatched, meterHalfWidth, rangeFor, type MeterFigures } from '../catalogue/meter';
+import type { Circuit, Part } from '../circuit/circuit';
+import { deviceOf } from '../circuit/deviceOf';
+import { withoutWires } from '../circuit/wires';
+import type { Spread } from '../devices/device';
+import { keyOf, uniform } from '../numerics/random';
+import { typicalReadings } from '../observe/draws';
+import { observe } from '../observe/observe';
+import { drawn } from '../tolerance/draw';
+import { freed, measuredAt, type JudgedPoint } from './dictionary';
+import { meterUseAt, type Candidate, type FaultContext } from './faults/fault';
+import type { Sight } from './seen';
+import { sightOf } from './sight';
+
+/** How one bench's parts and meter happen to be. */
+export interface Chance {
+  /** One for each bench. */
+  readonly seed: number;
+  /** Times by which the parts spread wider than is assumed of them. */
+  readonly wider?: number;
+  /** How far off the meter's reading is, in shares of its limit: −1 to 1. */
+  readonly gain?: number;
+}
+
+/** A reading as somebody notes it: every digit that the meter shows. */
+export interface Shown {
+  readonly point: string;
+  readonly value: number;
+  /** The last digit shown, in SI; 0 for what was counted. */
+  readonly step: number;
+}
+
+/** What one may measure and see of a build that stands on a bench, or is simulated to. */
+export interface SimulatedBench {
+  /** By the order of the checkpoints; undefined where the build cannot be read there. */
+  readonly shown: readonly (Shown | undefined)[];
+  readonly sight: Sight;
+}
+
+/** The circuit with every part at one drawn value. */
+export function drawnCircuit(circuit: Circuit, { seed, wider = 1 }: Chance): Circuit {
+  return { ...circuit, parts: circuit.parts.map((part) => drawnPart(part, seed, wider)) };
+}
+
+function drawnPart(part: Part, seed: number, wider: number): Part {
+  const figures = deviceOf(part)
+    .spreads(part.params)
+    .map((spread) => [
+      spread.field,
+      drawn(widened(spread, wider), uniform(seed, 0, keyOf(`${part.id}.${spread.field}`))),
+    ]);
+  return { ...part, params: { ...part.params, ...Object.fromEntries(figures) } } as Part;
+}
+
+function widened(spread: Spread, wider: number): Spread {
+  if (wider === 1) return spread;
+  const { low, mode, high, shape } = spread;
+  if (shape === 'log-uniform')
+    return { ...spread, low: mode * (low / mode) ** wider, high: mode * (high / mode) ** wider };
+  return { ...spread, low: mode - (mode - low) * wider, high: mode + (high - mode) * wider };
+}
+
+/**
+ * One build as it would be met at a bench: its parts drawn, its readings as the meter shows them, its lamps as they look.
+ *
+ * @param candidate the right build or a wrong one, and how the meter is used on it
+ */
+export function simulatedBench(
+  candidate: Candidate,
+  points: readonly JudgedPoint[],
+  meter: MeterFigures,
+  around: Pick<FaultContext, 'shows' | 'sorts'>,
+  chance: Chance,
+): SimulatedBench {
+  const circuit = drawnCircuit(candidate.circuit, chance);
+  const truths = typicalReadings(circuit, freed(points, candidate), meterUseAt(candidate), meter);
+  return {
+    shown: points.map((point, i) => {
+      const truth = truths[i];
+      return truth === undefined
+        ? undefined
+        : { point: point.id, ...shownAt(point, truth, meter, chance, i) };
+    }),
+    sight: sightOf(candidate, withoutWires(circuit), around, observe(withoutWires(circuit))),
+  };
+}
+
+/** What the meter, the watch or the ear makes of a true figure. */
+function shownAt(
+  point: JudgedPoint,
+  truth: number,
+  meter: MeterFigures,
+  { seed, gain = 0 }: Chance,
+  i: number,
+): { readonly value: number; readonly step: number } {
+  const measured = measuredAt(point);
+  const noise = 2 * uniform(seed, i, keyOf('shown')) - 1;
+  if (isWatched(measured)) {
+    const half = meterHalfWidth(meter, measured, { value: truth, range: 0, step: 0 });
+    return { value: truth === 0 ? 0 : Math.max(0, truth + noise * half), step: 0 };
+  }
+  const range = rangeFor(meter, measured, Math.max(Math.abs(truth), Math.abs(point.usual)));
+  const step = range / (meter.counts + 1);
+  const { share, counts } = meter[measured];
+  const off = truth * (1 + gain * share) + noise * counts * step;
+  return { value: Math.round(off / step) * step, step };
+}

@@ -1,0 +1,94 @@
+'use client';
+
+import { useCallback, useEffect, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { StepBoard } from '@/features/sheet/steps/StepBoard';
+import { useKept } from '@/features/hooks/useKept';
+import type { BenchAdvice } from '@/server/advice';
+import type { OwnBench } from '@/server/ownBench';
+import { heard } from '@/ui/heard';
+import { adviceFor } from './actions';
+import { LeaveBench } from './LeaveBench';
+import { Measure } from './Measure';
+import { Stop } from './Stop';
+import { useOwnReadings } from './useOwnReadings';
+
+/** A student's bench on a phone: the card step by step, then what is measured and seen there. */
+export function BenchWork({ own }: { own: OwnBench }) {
+  const { sessionId, studentId, sheet, steps } = own;
+  const [kept, keep] = useKept(`mivvet.step.${sessionId}.${studentId}`, '0');
+  const at = Math.max(0, Math.min(steps.length, Number(kept) || 0));
+  const go = (to: number) => keep(String(Math.max(0, Math.min(steps.length, to))));
+  const [advice, setAdvice] = useState<BenchAdvice>();
+  const ask = useCallback(async () => {
+    const answer = await heard(adviceFor(studentId));
+    if (answer.ok) setAdvice(answer.value);
+  }, [studentId]);
+  const readings = useOwnReadings(own, () => void ask());
+  useEffect(() => {
+    if (own.readings.length > 0) queueMicrotask(() => void ask());
+  }, [ask, own.readings.length]);
+  return (
+    <div className="bench-work">
+      <header className="bench-head">
+        <strong>
+          Bench {own.bench} · {own.nickname}
+        </strong>
+        <span className="soft">{own.title}</span>
+      </header>
+      <Progress at={at} of={steps.length} />
+      {readings.problem && (
+        <p role="status" className="problem">
+          {readings.waiting} {readings.waiting === 1 ? 'reading waits' : 'readings wait'} in this phone.{' '}
+          {readings.problem}
+        </p>
+      )}
+      {at < steps.length && sheet ? (
+        <OneOf key={at} own={own} at={at} />
+      ) : (
+        <Measure own={own} readings={readings} advice={advice} />
+      )}
+      <footer className="bench-thumb">
+        <Button variant="quiet" disabled={at === 0} onClick={() => go(at - 1)}>
+          Back
+        </Button>
+        {at < steps.length ? (
+          <Button variant="dark" onClick={() => go(at + 1)}>
+            {at === steps.length - 1 ? 'Done, now measure' : 'Done, next step'}
+          </Button>
+        ) : (
+          <LeaveBench waiting={readings.waiting} />
+        )}
+      </footer>
+    </div>
+  );
+}
+
+function Progress({ at, of }: { at: number; of: number }) {
+  return (
+    <>
+      <p className="small-print">{at < of ? `Step ${at + 1} of ${of}` : 'Measuring'}</p>
+      <progress className="bench-progress" max={of} value={at} aria-label="Steps done" />
+    </>
+  );
+}
+
+/** One step: the action first, then its polarity cue and its picture. At a stop one looks before the card tells. */
+function OneOf({ own, at }: { own: OwnBench; at: number }) {
+  const step = own.steps[at]!;
+  const [told, setTold] = useState(step.stop === undefined);
+  return (
+    <section aria-label={`Step ${at + 1}`}>
+      <h1>{step.title}</h1>
+      {step.cue && <p className="cue">{step.cue}</p>}
+      {own.sheet && <StepBoard sheet={own.sheet} at={at} />}
+      {step.stop && <Stop stop={step.stop} at={at} onTold={() => setTold(true)} />}
+      {told && (
+        <>
+          <p>{step.detail}</p>
+          {step.why && <p className="small-print">Why: {step.why}</p>}
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,122 @@
+/** @jest-environment jsdom */
+import { waitFor } from '@testing-library/react';
+import { said, screen, show, within } from '../../../tests/support/screen';
+import { GLANCE } from '@/core';
+import { Measure } from './Measure';
+import { GUESS, useOwnReadings } from './useOwnReadings';
+import type { OwnBench } from '@/server/ownBench';
+import type { BenchAdvice } from '@/server/advice';
+import { keepReading } from '../check/actions';
+
+jest.mock('next/navigation', () => jest.requireActual('../../../tests/support/navigation'));
+jest.mock('../check/actions', () => ({ keepReading: jest.fn() }));
+jest.mock('@/features/photo/actions', () => ({ keepPhoto: jest.fn() }));
+
+const OWN: OwnBench = {
+  sessionId: 4,
+  studentId: 11,
+  bench: 2,
+  nickname: 'Fenn',
+  title: 'Pier lamp',
+  meter: 'class meter',
+  sheet: undefined,
+  steps: [],
+  points: [
+    { id: 'R1', name: 'across R1', how: 'red on the leg at plus', measured: 'volts' },
+    { id: 'current', name: 'current', how: 'lift the leg', measured: 'amps' },
+  ],
+  lamps: ['D1', 'D2'],
+  readings: [],
+};
+const keep = jest.mocked(keepReading);
+const kept = jest.fn();
+
+function Screen({ advice }: { readonly advice?: BenchAdvice }) {
+  const readings = useOwnReadings(OWN, kept);
+  return <Measure own={OWN} readings={readings} advice={advice} />;
+}
+
+beforeEach(() => {
+  localStorage.clear();
+  kept.mockReset();
+  let id = 1;
+  keep.mockReset().mockImplementation(async (reading) => ({ ok: true, value: { ...reading, id: id++ } }));
+});
+const sent = () => keep.mock.calls.map(([reading]) => [reading.point, reading.typed, reading.kind]);
+
+describe('measuring at one’s own bench', () => {
+  it('begins with a guess; nothing else is asked before, and it may be left out', async () => {
+    const { user } = show(<Screen />);
+    expect(screen.queryByLabelText('Across R1')).toBeNull();
+    await user.click(screen.getByRole('button', { name: 'No idea yet' }));
+    expect(screen.getByLabelText('Across R1')).toBeTruthy();
+    expect(sent()).toEqual([]);
+  });
+
+  it('sends the guess, the lamps and each figure, a second one as a retest', async () => {
+    const { user } = show(<Screen />);
+    await user.type(screen.getByLabelText(/^First predict/u), '12{Enter}');
+    await user.click(await screen.findByRole('button', { name: 'As on the card' }));
+    for (const typed of ['2.9', '2.91'])
+      await user.type(screen.getByLabelText('Across R1'), `${typed}{Enter}`);
+    await waitFor(() =>
+      expect(sent()).toEqual([
+        [GUESS, '12', 'first'],
+        [GLANCE, 'ok', 'first'],
+        ['R1', '2.9', 'first'],
+        ['R1', '2.91', 'retest'],
+      ]),
+    );
+    await waitFor(() => expect(kept).toHaveBeenCalledTimes(4));
+    expect(keep.mock.calls[0]![0]).toMatchObject({ studentId: 11, takenBy: 'student', value: 0.012 });
+    expect(screen.getByText(/You predicted 12 mA/u)).toBeTruthy();
+  });
+
+  it('keeps what is no figure as it was typed, with the reason', async () => {
+    const { user } = show(<Screen />);
+    await user.click(screen.getByRole('button', { name: 'No idea yet' }));
+    await user.type(screen.getByLabelText('Current'), 'lots{Enter}');
+    expect(said(screen.getByRole('alert'))).toContain('lots');
+    expect(screen.getByLabelText<HTMLInputElement>('Current').value).toBe('lots');
+    await user.clear(screen.getByLabelText('Current'));
+    await user.type(screen.getByLabelText('Current'), '99999999{Enter}');
+    expect(said(screen.getByRole('alert'))).toContain('more than any meter shows');
+    expect(sent()).toEqual([]);
+  });
+
+  it('says lamp by lamp what is different, and heat at once', async () => {
+    const { user } = show(<Screen />);
+    await user.click(screen.getByRole('button', { name: 'No idea yet' }));
+    await user.click(screen.getByRole('button', { name: 'Something is different' }));
+    await user.selectOptions(screen.getByLabelText('Which lamp?'), 'D2');
+    await user.click(screen.getByRole('button', { name: 'dark' }));
+    await user.click(screen.getByRole('button', { name: 'That is what I see' }));
+    await waitFor(() => expect(sent()).toEqual([[GLANCE, 'D2 dark', 'first']]));
+    expect(await screen.findByText('You said: D2 dark.')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Something is different' }));
+    await user.click(screen.getByRole('button', { name: /power off!/u }));
+    await waitFor(() => expect(sent()[1]).toEqual([GLANCE, 'hot', 'retest']));
+  });
+
+  it('hears of each figure whether it is right, and of the bench how it stands', async () => {
+    const advice: BenchAdvice = {
+      points: { R1: 'again', current: 'right' },
+      whole: 'off',
+      hint: 'D1 the wrong way round',
+      next: 'measure across D1',
+    };
+    const { user } = show(<Screen advice={advice} />);
+    await user.click(screen.getByRole('button', { name: 'No idea yet' }));
+    for (const [point, typed] of [
+      ['Across R1', '0.00'],
+      ['Current', '8.9'],
+    ] as const)
+      await user.type(screen.getByLabelText(point), `${typed}{Enter}`);
+    const form = (point: string) => screen.getByLabelText(point).closest('form')!;
+    expect(said(within(form('Across R1')).getByRole('status'))).toBe('0.00 V measure again');
+    expect(said(within(form('Current')).getByRole('status'))).toBe('8.9 mA right');
+    const whole = said(screen.getByText('Something is not as planned.').closest('[role=status]'));
+    expect(whole).toContain('A hint: D1 the wrong way round.');
+    expect(whole).toContain('Measure across D1.');
+  });
+});

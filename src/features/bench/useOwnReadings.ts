@@ -1,0 +1,72 @@
+import { useState } from 'react';
+import { GLANCE, noteReading } from '@/core';
+import { readSeen, seenText } from '@/messages/seen';
+import { sentences } from '@/messages/findings';
+import { useOutbox } from '@/features/check/useOutbox';
+import { READING_MOST } from '@/features/check/reading';
+import type { OwnBench } from '@/server/ownBench';
+import type { Reading } from '@/server/repositories/readings';
+import { newKey } from '@/ui/newKey';
+
+/** The checkpoint under which a guess is kept, as the server names it. */
+export const GUESS = 'predicted';
+
+export interface OwnReadings {
+  /** What was entered at a checkpoint, newest last. */
+  at(point: string): readonly string[];
+  /** @returns why it is not taken, or nothing */
+  enter(point: string, typed: string): string | undefined;
+  readonly waiting: number;
+  readonly problem: string;
+}
+
+/** Readings of one bench: kept in this browser until the program has them, each sent once. */
+export function useOwnReadings(own: OwnBench, onKept: () => void): OwnReadings {
+  const [taken, setTaken] = useState<readonly Reading[]>(own.readings);
+  const [refused, setRefused] = useState('');
+  const outbox = useOutbox(own.sessionId, {
+    onKept: (reading) => {
+      setTaken((before) => [...before.filter((r) => r.id !== reading.id), reading]);
+      setRefused('');
+      onKept();
+    },
+    onRefused: (_reading, message) => setRefused(message),
+  });
+  const mine = outbox.waiting.filter((r) => r.studentId === own.studentId);
+  const at = (point: string) =>
+    [...taken, ...mine].filter((r) => r.point === point).map(({ typed }) => typed);
+  const enter = (point: string, typed: string): string | undefined => {
+    const figure = figureOf(own, point, typed.trim());
+    if ('message' in figure) return figure.message;
+    outbox.send({
+      sessionId: own.sessionId,
+      studentId: own.studentId,
+      point,
+      kind: at(point).length > 0 ? 'retest' : 'first',
+      ...figure,
+      meter: own.meter,
+      takenBy: 'student',
+      takenAt: new Date().toISOString(),
+      entryKey: newKey(),
+    });
+    return undefined;
+  };
+  return { at, enter, waiting: mine.length, problem: outbox.problem || refused };
+}
+
+type Figure = { readonly value: number; readonly step: number; readonly typed: string };
+
+function figureOf(own: OwnBench, point: string, typed: string): Figure | { readonly message: string } {
+  if (point === GLANCE) {
+    const seen = readSeen(typed, own.lamps);
+    if ('message' in seen) return seen;
+    const odd = seen.looks.filter(({ word }) => word !== 'as-planned').length;
+    return { value: odd, step: 0, typed: seenText(seen.looks) };
+  }
+  const measured = own.points.find(({ id }) => id === point)?.measured ?? 'amps';
+  const noted = noteReading(typed, measured);
+  if (!noted.ok) return { message: sentences(noted.findings) };
+  if (Math.abs(noted.value.value) > READING_MOST)
+    return { message: `${typed} is more than any meter shows.` };
+  return { ...noted.value, typed };
+}

@@ -1,0 +1,28 @@
+import type { Cause } from '@/core';
+import type { Answer } from '@/server/failures';
+import type { NewReading, Reading } from '@/server/repositories/readings';
+import type { Bench, Refused } from './bench';
+import type { Found } from './useFound';
+
+/** Where a grid's readings come from and go to: a session of the house, or a made-up class in this browser. */
+export interface Keeping {
+  readonly all: readonly Reading[];
+  /** Whether others are heard of; undefined where there are none. */
+  readonly live: boolean | undefined;
+  /** What was typed and not taken, by `student point`. */
+  readonly refused: Readonly<Record<string, Refused>>;
+  refuse(cell: string, problem: Refused | undefined): void;
+  send(reading: NewReading): void;
+  /** What was refused in a cell has been corrected, or left out. */
+  settle(studentId: number, point: string): void;
+  readonly found: readonly Found[];
+  note(studentId: number, cause: Pick<Cause, 'code' | 'data'>, by: string): void;
+  takeBack(id: number): void;
+}
+
+/** An instrument that is read into the cells of a grid. */
+export interface GridMeter {
+  read(student: Bench, point: string): Promise<Answer<{ readonly typed: string; readonly meter: string }>>;
+  /** The probes are held where this cell says. */
+  at(student: Bench, point: string): void;
+}

@@ -1,0 +1,70 @@
+import type { Diagnosis, JudgedPoint, VerdictName } from '@/core';
+import { likeliestWords, nextWords } from '@/messages/causes';
+import { readAt } from './judging';
+import { PREDICTED, readings, type Reading } from './repositories/readings';
+import { expectationAt, sessionHints, type Hints } from './repositories/sessions';
+import { inThread } from './work/pool';
+
+/** What a student is told of one reading: it is right, it should be read again, or the educator should be asked. */
+export type Advice = 'right' | 'again' | 'ask';
+
+export interface BenchAdvice {
+  readonly points: Readonly<Record<string, Advice>>;
+  /** How the whole bench stands; `so-far` while something is left to measure. */
+  readonly whole: VerdictName | 'so-far' | 'none';
+  /** What is likely wrong, where the educator lets students be told. */
+  readonly hint?: string;
+  /** What to measure or look at next. */
+  readonly next?: string;
+}
+
+/** A figure that is off is read once more before anybody is asked; of a bench that is right as a whole none is doubted. */
+const TRIES = 2;
+
+export async function benchAdvice(sessionId: number, studentId: number): Promise<BenchAdvice> {
+  const [expectation, all, hints] = await Promise.all([
+    expectationAt(sessionId, studentId),
+    readings([sessionId]),
+    sessionHints(sessionId),
+  ]);
+  const own = all.filter((r) => r.studentId === studentId && r.point !== PREDICTED);
+  const bench = readAt(studentId, own, expectation);
+  const { judged, verdicts } = await inThread('judge', { expectation, bench, readings: bench.noted });
+  const { points } = expectation.dictionary;
+  const advices = bench.noted.map(
+    ({ point }, i) =>
+      [
+        point,
+        judged.state === 'right' ? 'right' : adviceOf(verdicts[i]?.verdict, triesAt(own, point)),
+      ] as const,
+  );
+  const { state, next, diagnosis } = judged;
+  const hint = state === 'off' && diagnosis && isTold(hints, own) ? hintWords(diagnosis, points) : '';
+  const more = next && nextWords({ next }, points);
+  return {
+    points: Object.fromEntries(advices),
+    whole: state === 'right' && next ? 'so-far' : state,
+    ...(hint ? { hint } : {}),
+    ...(more ? { next: more } : {}),
+  };
+}
+
+/** A hint names the likeliest cause alone. */
+function hintWords({ groups }: Diagnosis, points: readonly JudgedPoint[]): string {
+  const [first] = groups;
+  return first ? likeliestWords({ groups: [{ ...first, causes: first.causes.slice(0, 2) }] }, points) : '';
+}
+
+function triesAt(own: readonly Reading[], point: string): number {
+  return own.filter((reading) => reading.point === point).length;
+}
+
+function adviceOf(verdict: VerdictName | undefined, tries: number): Advice {
+  if (verdict === 'right') return 'right';
+  return verdict === 'off' && tries >= TRIES ? 'ask' : 'again';
+}
+
+function isTold(hints: Hints, own: readonly Reading[]): boolean {
+  if (hints === 'never') return false;
+  return hints === 'full' || own.some(({ point }) => triesAt(own, point) >= TRIES);
+}

@@ -1,0 +1,92 @@
+import { GLANCE, lampsIn, partsIn, type Sheet } from '@/core';
+import { lookWith, type Marks } from '@/messages/seen';
+import { Missing } from '../failures';
+import { carefulRequest, sheetOf, sheetSurroundings } from '../lessonSheet';
+import { group } from '../repositories/groups';
+import { lesson } from '../repositories/lessons';
+import { photosOf, type Photo } from '../repositories/photos';
+import { addReading, readings } from '../repositories/readings';
+import { expectationAt, session } from '../repositories/sessions';
+import { pictureRule } from '../repositories/settings';
+
+/** A bench beside its plan. */
+export interface Beside {
+  readonly sessionId: number;
+  readonly studentId: number;
+  readonly title: string;
+  readonly bench: number;
+  readonly nickname: string;
+  readonly sheet: Pick<Sheet, 'plan' | 'circuit' | 'sorts' | 'supply'> | undefined;
+  readonly photos: readonly Photo[];
+  readonly lamps: readonly string[];
+  readonly parts: readonly string[];
+  /** What was last seen of it. */
+  readonly seen: string | undefined;
+  readonly days: number;
+}
+
+/** @throws Missing where the session is gone, or the student is not of it */
+export async function besideOf(sessionId: number, studentId: number): Promise<Beside> {
+  const held = await session(sessionId);
+  const [{ students }, content, photos, all, rule, around] = await Promise.all([
+    group(held.groupId),
+    lesson(held.lessonId),
+    photosOf(sessionId, studentId),
+    readings([sessionId]),
+    pictureRule(),
+    sheetSurroundings(),
+  ]);
+  const student = students.find(({ id }) => id === studentId);
+  if (!student) throw new Missing('This bench is not in this session.');
+  const made = await sheetOf(carefulRequest(content, around));
+  const { expectation, lessonTitle } = held;
+  return {
+    sessionId,
+    studentId,
+    title: lessonTitle,
+    bench: student.bench,
+    nickname: student.nickname,
+    sheet: made.ok
+      ? {
+          plan: made.value.plan,
+          circuit: made.value.circuit,
+          sorts: made.value.sorts,
+          supply: made.value.supply,
+        }
+      : undefined,
+    photos,
+    lamps: lampsIn(expectation),
+    parts: partsIn(expectation),
+    seen: all.filter((r) => r.studentId === studentId && r.point === GLANCE).at(-1)?.typed,
+    days: rule.value.days,
+  };
+}
+
+export interface SaidOfParts {
+  readonly sessionId: number;
+  readonly studentId: number;
+  readonly marks: Marks;
+  readonly takenBy: string;
+  readonly takenAt: string;
+  readonly entryKey: string;
+}
+
+/** Keeps what was said of a bench's parts beside what was last said of its lamps, by whomever. */
+export async function keepMarksOf({ marks, ...said }: SaidOfParts): Promise<string> {
+  const [expectation, all] = await Promise.all([
+    expectationAt(said.sessionId, said.studentId),
+    readings([said.sessionId]),
+  ]);
+  const before = all.filter((r) => r.studentId === said.studentId && r.point === GLANCE).at(-1)?.typed;
+  const typed = lookWith(before, marks, lampsIn(expectation), partsIn(expectation)) ?? 'ok';
+  const kept = await addReading({
+    ...said,
+    point: GLANCE,
+    kind: before === undefined ? 'first' : 'correction',
+    value: typed === 'ok' ? 0 : typed.split(',').length,
+    step: 0,
+    typed,
+    meter: expectation.meter.name,
+  });
+  return kept.typed;
+}

@@ -1,0 +1,138 @@
+import { lampsIn, GLANCE, type Diagnosis, type Expected, type JudgedPoint, type VerdictName } from '@/core';
+import { likeliestWords } from '@/messages/causes';
+import { checkBook } from './checkBook';
+import { database } from './db/connection';
+import { foundIn } from './repositories/foundFaults';
+import { PREDICTED, type Reading } from './repositories/readings';
+import type { Session } from './repositories/sessions';
+
+/** One figure of a report: what counts in the end, and how often it was read. */
+export interface ReportedFigure {
+  readonly typed: string;
+  readonly verdict: VerdictName | undefined;
+  readonly times: number;
+}
+
+export interface ReportRow {
+  readonly studentId: number;
+  readonly bench: number;
+  readonly nickname: string;
+  /** How it stands in the end; right only so far where something is left to measure. */
+  readonly state: VerdictName | 'none';
+  readonly soFar: boolean;
+  readonly predicted: string;
+  /** By id of the checkpoint, and `seen` for the lamps. */
+  readonly figures: Readonly<Record<string, ReportedFigure>>;
+  readonly cause: string;
+  readonly found: string;
+  /** Minutes from the first reading to the last. */
+  readonly minutes: number | undefined;
+}
+
+export interface Report {
+  readonly session: Session;
+  readonly points: readonly Expected[];
+  readonly hasLamps: boolean;
+  readonly rows: readonly ReportRow[];
+  /** The lesson over all its sessions: how often each fault was found, the commonest first. */
+  readonly faults: readonly { readonly words: string; readonly times: number }[];
+  /** Benches of all sessions of this lesson that were measured, and how many of them stand right. */
+  readonly benches: { readonly measured: number; readonly right: number };
+}
+
+/** What came of a session: what was measured, how it was judged, what was found, and how long it took. */
+export async function sessionReport(id: number): Promise<Report> {
+  const [{ session, students, readings, judged }, found] = await Promise.all([checkBook(id), foundIn(id)]);
+  const [faults, benches] = await Promise.all([
+    faultsOfLesson(session.lessonId),
+    benchesOf(session.lessonId),
+  ]);
+  const { dictionary, expected } = session.expectation;
+  const rows = students.map((student, i): ReportRow => {
+    const own = readings.filter((r) => r.studentId === student.id);
+    const { state, next, diagnosis, verdicts } = judged[i]!;
+    return {
+      studentId: student.id,
+      bench: student.bench,
+      nickname: student.nickname,
+      state,
+      soFar: state === 'right' && next !== undefined,
+      predicted: lastAt(own, PREDICTED)?.typed ?? '',
+      figures: figuresOf(own, (point, value) =>
+        point === GLANCE ? (value === 0 ? 'right' : 'off') : verdicts[point]?.verdict,
+      ),
+      cause: diagnosis && state !== 'right' ? perhaps(diagnosis, dictionary.points) : '',
+      found: found
+        .filter((one) => one.studentId === student.id)
+        .map(({ words }) => words)
+        .join('; '),
+      minutes: minutesOf(own),
+    };
+  });
+  return {
+    session,
+    points: expected.points,
+    hasLamps: lampsIn(session.expectation).length > 0,
+    rows,
+    faults,
+    benches,
+  };
+}
+
+/** The likeliest cause in words; of a close call that is likeliest right there is none. */
+function perhaps(diagnosis: Diagnosis, points: readonly JudgedPoint[]): string {
+  return diagnosis.groups[0]?.causes[0]?.code === 'right' ? '' : likeliestWords(diagnosis, points);
+}
+
+function lastAt(own: readonly Reading[], point: string): Reading | undefined {
+  return own.filter((reading) => reading.point === point).at(-1);
+}
+
+function figuresOf(
+  own: readonly Reading[],
+  verdictAt: (point: string, value: number) => VerdictName | undefined,
+): ReportRow['figures'] {
+  const points = new Set(own.map(({ point }) => point).filter((point) => point !== PREDICTED));
+  return Object.fromEntries(
+    [...points].map((point) => {
+      const { typed, value } = lastAt(own, point)!;
+      const times = own.filter((reading) => reading.point === point).length;
+      return [point, { typed, verdict: verdictAt(point, value), times }];
+    }),
+  );
+}
+
+function minutesOf(own: readonly Reading[]): number | undefined {
+  if (own.length < 2) return undefined;
+  const times = own.map(({ takenAt }) => Date.parse(takenAt));
+  return Math.round((Math.max(...times) - Math.min(...times)) / 60_000);
+}
+
+async function faultsOfLesson(lessonId: number): Promise<Report['faults']> {
+  const rows = (await (
+    await database()
+  )('found_faults')
+    .join('sessions', 'sessions.id', 'session_id')
+    .where({ lesson_id: lessonId })
+    .groupBy('words')
+    .select('words')
+    .count({ times: '*' })
+    .orderBy([{ column: 'times', order: 'desc' }, 'words'])) as { words: string; times: number }[];
+  return rows;
+}
+
+async function benchesOf(lessonId: number): Promise<Report['benches']> {
+  const rows = (await (
+    await database()
+  )('judgements')
+    .join('sessions', 'sessions.id', 'session_id')
+    .where({ lesson_id: lessonId })
+    .whereNot({ state: 'none' })
+    .groupBy('state')
+    .select('state')
+    .count({ n: '*' })) as { state: VerdictName; n: number }[];
+  return {
+    measured: rows.reduce((sum, { n }) => sum + n, 0),
+    right: rows.find(({ state }) => state === 'right')?.n ?? 0,
+  };
+}

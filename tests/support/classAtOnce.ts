@@ -1,0 +1,246 @@
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import libsql from 'libsql';
+
+/** What forty benches came to. */
+export interface ClassAtOnce {
+  /** Readings that were sent, and how many rows the database has of them. */
+  readonly sent: number;
+  readonly kept: number;
+  /** Readings that each client heard of, each counted once. */
+  readonly heard: readonly number[];
+  /** Milliseconds from sending a reading, the time that it is kept, until the last client had heard of it, in order of size. */
+  readonly delays: readonly number[];
+}
+
+interface Asked {
+  readonly port: number;
+  readonly build: string;
+  readonly clients: number;
+  /** Over how long the readings are spread. */
+  readonly overMs: number;
+  /** Kills the server when half of them are sent, and starts it again. */
+  readonly kill: boolean;
+}
+
+interface Filled {
+  readonly session: number;
+  readonly students: readonly number[];
+  readonly points: readonly { readonly id: string; readonly typical: number }[];
+}
+
+const ROOT = path.resolve(__dirname, '../..');
+const TRY_AGAIN_MS = 150;
+
+/**
+ * Forty benches with twelve figures each, entered by several clients at once as the grid enters them: every reading under a
+ * key of its own, sent again until it is kept; every client follows the session meanwhile.
+ */
+export async function classAtOnce({ port, build, clients, overMs, kill }: Asked): Promise<ClassAtOnce> {
+  const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'mivvet-class-'));
+  const file = path.join(folder, 'class.sqlite');
+  const env = {
+    ...process.env,
+    MIVVET_DB: file,
+    MIVVET_DEMO: '1',
+    MIVVET_BUILD: build,
+    MIVVET_WORKER: path.join(ROOT, build, 'house', 'worker.mjs'),
+  };
+  const tsx = path.join(ROOT, 'node_modules/tsx/dist/cli.mjs');
+  const out = execFileSync(process.execPath, [tsx, 'tests/support/forty.ts'], { cwd: ROOT, env });
+  const filled = JSON.parse(out.toString().trim().split('\n').pop()!) as Filled;
+  const base = `http://127.0.0.1:${port}`;
+  const start = () => served(port, env);
+  let server = start();
+  const stop = async (signal: NodeJS.Signals) => {
+    const ended = new Promise((next) => server.once('exit', next));
+    server.kill(signal);
+    await ended;
+  };
+  try {
+    await answering(base);
+    const all = readingsOf(filled);
+    const stopper = new AbortController();
+    const ears = Array.from({ length: clients }, () => new Ear(base, filled.session, stopper.signal));
+    const sentAt = new Map<string, number>();
+    const action = actionId(build, 'keepReading');
+    const halves = kill ? [all.slice(0, all.length / 2), all.slice(all.length / 2)] : [all];
+    for (const [k, half] of halves.entries()) {
+      const sending = Promise.all(
+        Array.from({ length: clients }, (_, c) =>
+          sendAll(
+            base,
+            action,
+            filled.session,
+            half.filter((_reading, i) => i % clients === c),
+            (overMs * clients) / all.length,
+            sentAt,
+          ),
+        ),
+      );
+      if (kill && k === 1) {
+        await pause(overMs / 8);
+        await stop('SIGKILL');
+        server = start();
+      }
+      await sending;
+    }
+    for (let tries = 0; tries < 600 && ears.some((ear) => ear.at.size < all.length); tries++) await pause(50);
+    stopper.abort();
+    const delays = all
+      .map(({ key }) => Math.max(...ears.map((ear) => (ear.at.get(key) ?? Infinity) - sentAt.get(key)!)))
+      .sort((a, b) => a - b);
+    await stop('SIGTERM');
+    const db = new libsql(file);
+    const { n } = db.prepare('select count(*) as n from readings').get() as { n: number };
+    db.close();
+    return { sent: all.length, kept: n, heard: ears.map((ear) => ear.at.size), delays };
+  } finally {
+    server.kill('SIGKILL');
+    fs.rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+interface Planned {
+  readonly key: string;
+  readonly body: object;
+}
+
+function readingsOf({ session, students, points }: Filled): Planned[] {
+  return points.flatMap(({ id, typical }, n) =>
+    students.map((studentId): Planned => {
+      const takenBy = `s${studentId} ${n}`;
+      return {
+        key: takenBy,
+        body: {
+          sessionId: session,
+          studentId,
+          point: id,
+          kind: n < 8 ? 'first' : 'retest',
+          value: typical,
+          step: typical / 200,
+          typed: String(typical.toPrecision(3)),
+          meter: 'class meter',
+          takenBy,
+          takenAt: new Date().toISOString(),
+          entryKey: randomUUID(),
+        },
+      };
+    }),
+  );
+}
+
+async function sendAll(
+  base: string,
+  action: string,
+  session: number,
+  readings: readonly Planned[],
+  everyMs: number,
+  sentAt: Map<string, number>,
+): Promise<void> {
+  for (const { key, body } of readings) {
+    sentAt.set(key, performance.now());
+    while (!(await sendOne(base, action, session, body))) {
+      await pause(TRY_AGAIN_MS);
+      sentAt.set(key, performance.now());
+    }
+    await pause(everyMs);
+  }
+}
+
+/** As the grid's own form action goes out; whatever is not plainly kept is sent again under the same key. */
+async function sendOne(base: string, action: string, session: number, body: object): Promise<boolean> {
+  const answer = await fetch(`${base}/check/${session}`, {
+    method: 'POST',
+    headers: {
+      'next-action': action,
+      'content-type': 'text/plain;charset=UTF-8',
+      accept: 'text/x-component',
+      origin: base,
+    },
+    body: JSON.stringify([body]),
+  })
+    .then(async (response) => (response.ok ? await response.text() : ''))
+    .catch(() => '');
+  return answer.includes('"ok":true');
+}
+
+/** One who follows the session, and comes back by itself from the last that was heard of. */
+class Ear {
+  /** When each reading was heard of first. */
+  readonly at = new Map<string, number>();
+  private last = 0;
+
+  constructor(
+    private readonly base: string,
+    private readonly session: number,
+    private readonly signal: AbortSignal,
+  ) {
+    void this.listen();
+  }
+
+  private async listen(): Promise<void> {
+    while (!this.signal.aborted) {
+      await this.once().catch(() => undefined);
+      await pause(TRY_AGAIN_MS);
+    }
+  }
+
+  private async once(): Promise<void> {
+    const response = await fetch(`${this.base}/check/${this.session}/live?after=${this.last}`, {
+      signal: this.signal,
+    });
+    const text = new TextDecoder();
+    let rest = '';
+    for await (const chunk of response.body!) {
+      rest += text.decode(chunk as Uint8Array, { stream: true });
+      const events = rest.split('\n\n');
+      rest = events.pop()!;
+      for (const event of events) this.hear(event);
+    }
+  }
+
+  private hear(event: string): void {
+    // What was found is told under a name of its own; a reading comes under its number.
+    const data = /^id: \d+\ndata: (.*)$/mu.exec(event)?.[1];
+    if (!data) return;
+    const { id, takenBy } = JSON.parse(data) as { id: number; takenBy: string };
+    this.last = Math.max(this.last, id);
+    if (!this.at.has(takenBy)) this.at.set(takenBy, performance.now());
+  }
+}
+
+function served(port: number, env: NodeJS.ProcessEnv): ChildProcess {
+  const next = path.join(ROOT, 'node_modules/next/dist/bin/next');
+  return spawn(process.execPath, [next, 'start', '-H', '127.0.0.1', '-p', String(port)], {
+    cwd: ROOT,
+    env,
+    stdio: 'ignore',
+  });
+}
+
+async function answering(base: string): Promise<void> {
+  for (let tries = 0; tries < 600; tries++) {
+    const answer = await fetch(`${base}/sign-in`).catch(() => undefined);
+    if (answer?.ok) return;
+    await pause(200);
+  }
+  throw new Error('The server did not start.');
+}
+
+/** The name under which a build answers to an action of the grid. */
+function actionId(build: string, name: string): string {
+  const manifest = JSON.parse(
+    fs.readFileSync(path.join(ROOT, build, 'server', 'server-reference-manifest.json'), 'utf8'),
+  ) as { node: Readonly<Record<string, { exportedName?: string }>> };
+  const found = Object.entries(manifest.node).find(([, { exportedName }]) => exportedName === name);
+  if (!found) throw new Error(`The build has no action ${name}.`);
+  return found[0];
+}
+
+function pause(ms: number): Promise<void> {
+  return new Promise((next) => setTimeout(next, ms));
+}
