@@ -2,12 +2,15 @@ import { lessonCount } from '@/server/repositories/lessons';
 import { closeDatabase } from '@/server/db/connection';
 import { stopThreads } from '@/server/work/pool';
 import { fillDemo } from './fill';
+import { fillRunning } from './running';
 
 /** Fills the database that MIVVET_DB names, unless it holds lessons already; around now, or the instant that is given. */
 async function main(): Promise<void> {
   if ((await lessonCount()) > 0) console.log('The demo course is there already.');
   else {
-    await fillDemo(process.argv[2] === undefined ? new Date() : new Date(process.argv[2]));
+    const now = process.argv[2] === undefined ? new Date() : new Date(process.argv[2]);
+    await fillDemo(now);
+    await fillRunning(now);
     console.log('Filled in the model-harbour course.');
   }
   await stopThreads();

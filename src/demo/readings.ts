@@ -1,22 +1,19 @@
 import {
-  drawReadings,
   faultContext,
   faultsOf,
   measuredAt,
-  meterHalfWidth,
-  readingAsNoted,
+  simulatedBench,
+  typedReading,
   uniform,
   type Candidate,
   type SessionExpectation,
+  type Shown,
   type Sheet,
   type SheetRequest,
 } from '@/core';
 
 /** One figure as a helper would note it. */
-export interface DemoReading {
-  readonly point: string;
-  readonly value: number;
-  readonly step: number;
+export interface DemoReading extends Shown {
   readonly typed: string;
 }
 
@@ -28,26 +25,14 @@ export interface DemoReading {
 export function benchReadings(
   candidate: Candidate,
   sheet: Sheet,
-  expectation: SessionExpectation,
+  { dictionary: { points }, meter }: SessionExpectation,
   seed: number,
 ): DemoReading[] {
-  const { points } = expectation.dictionary;
-  const burdens = expectation.expected.points.map(({ burden = 0 }) => burden);
-  const drawn = drawReadings(candidate, sheet.checkpoints, burdens, 1, seed);
-  if (!drawn) return [];
-  return points.map((point, i) => {
-    const { id, usual } = point;
-    const measure = measuredAt(point);
-    const truth = drawn[i]![0]!;
-    const reading = readingAsNoted(expectation.meter, measure, truth, Infinity, usual);
-    const half = meterHalfWidth(expectation.meter, measure, { ...reading, step: 0 });
-    const shown = truth + (uniform(seed, i, 77) - 0.5) * half;
-    const step = reading.range / (expectation.meter.counts + 1);
-    const scale = measure === 'amps' ? 1e-3 : 1;
-    const decimals = Math.max(0, Math.round(-Math.log10(step / scale)));
-    const typed = (shown / scale).toFixed(decimals).replace(/^-(0\.0*)$/u, '$1');
-    return { point: id, typed, value: Number(typed) * scale, step };
-  });
+  const gain = 2 * uniform(seed, 0, 77) - 1;
+  const { shown } = simulatedBench(candidate, points, meter, sheet, { seed, gain });
+  return shown.flatMap((one, i) =>
+    one ? [{ ...one, typed: typedReading(one, measuredAt(points[i]!)) }] : [],
+  );
 }
 
 /** The candidate of a lesson for a fault, or the right build. */
