@@ -10,6 +10,7 @@ import { who } from '@/server/access/who';
 import { environment } from '@/server/env';
 import { houseStyle } from '@/server/repositories/settings';
 import { Shell } from '@/features/access/Shell';
+import { Awake } from '@/ui/Awake';
 import { THEME_SCRIPT } from '@/ui/ThemeSwitch';
 
 export const metadata: Metadata = {
@@ -27,7 +28,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       </head>
       <body>
         <Shell role={role} mayLeave={mayLeave} />
-        <main>{children}</main>
+        <main>
+          <Awake>{children}</Awake>
+        </main>
       </body>
     </html>
   );

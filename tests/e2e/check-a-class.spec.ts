@@ -38,6 +38,20 @@ test('type a figure, Enter, next bench; each reading gets its verdict', async ({
   await expect(row(page, 3)).toContainText('off');
 });
 
+test('a grid whose program comes late takes no figure before it can keep it', async ({ page }) => {
+  await openGrid(page, 'Plover');
+  await page.route('**/_next/static/**/*.js', async (route) => {
+    await new Promise((later) => setTimeout(later, 1500));
+    await route.continue();
+  });
+  await page.goto(page.url(), { waitUntil: 'commit' });
+  await expect(cell(page, 1, 'across R1')).toBeVisible();
+  await cell(page, 1, 'across R1').fill('2.91');
+  await cell(page, 1, 'across R1').press('Enter');
+  await expect(row(page, 1)).toContainText('right');
+  await expect(cell(page, 2, 'across R1')).toBeFocused();
+});
+
 test('an off row gets the likely cause and what would settle it', async ({ page }) => {
   await openGrid(page, 'Knot');
   const type = async (bench: number, ...figures: string[]) => {

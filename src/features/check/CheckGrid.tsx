@@ -14,6 +14,7 @@ import { pointName } from '@/messages/points';
 import { benchRead, SEEN_KEYS } from '@/messages/seen';
 import { issueSentence } from '@/messages/issues';
 import { newKey } from '@/ui/newKey';
+import { Note } from '@/ui/Note';
 import type { Bench } from './bench';
 import { READING_FIELDS, readingSchema } from './reading';
 import { BenchRow } from './BenchRow';
@@ -78,7 +79,7 @@ export function CheckGrid(props: CheckGridProps) {
       })),
     [students, all, predicted, lamps, parts, expectations, asFound, expectation],
   );
-  const judged = useJudged(expectations, benches, props.judged);
+  const { judged, problem } = useJudged(expectations, benches, props.judged);
 
   const settle = (studentId: number, point: string) => {
     refuse(`${studentId} ${point}`, undefined);
@@ -145,6 +146,11 @@ export function CheckGrid(props: CheckGridProps) {
         />
       </GridHead>
       {props.notes}
+      {problem && (
+        <Note kind="refusal" live>
+          The readings are kept, but the benches could not be judged anew: {problem}
+        </Note>
+      )}
       {strip && (
         <StripChart
           point={strip}

@@ -11,7 +11,8 @@ export interface ReadBench extends BenchRead {
 }
 
 /**
- * Verdicts and causes of all benches, worked out in a worker; benches whose readings stand keep their answer.
+ * Verdicts and causes of all benches, worked out in a worker; benches whose readings stand keep their answer. What could not be worked
+ * out is asked again with the next reading, and said until then.
  *
  * @param expectations the session's own, and those of benches on which something is different
  */
@@ -19,16 +20,23 @@ export function useJudged(
   expectations: readonly SessionExpectation[],
   benches: readonly ReadBench[],
   first: readonly JudgedBench[],
-): readonly JudgedBench[] {
+): { readonly judged: readonly JudgedBench[]; readonly problem: string } {
   const [judged, setJudged] = useState(first);
+  const [problem, setProblem] = useState('');
   const solver = useRef<LatestOnly<readonly ReadBench[], JudgedBench[]>>(undefined);
   const key = JSON.stringify(benches);
   const asked = useRef(key);
   useEffect(() => {
     solver.current = new LatestOnly(
       (question) => judgeAll(expectations, question),
-      setJudged,
-      () => undefined,
+      (answer) => {
+        setJudged(answer);
+        setProblem('');
+      },
+      (error) => {
+        asked.current = '';
+        setProblem(error instanceof Error ? error.message : String(error));
+      },
     );
   }, [expectations]);
   useEffect(() => {
@@ -36,7 +44,7 @@ export function useJudged(
     asked.current = key;
     solver.current?.ask(JSON.parse(key) as ReadBench[]);
   }, [key]);
-  return judged;
+  return { judged, problem };
 }
 
 async function judgeAll(
