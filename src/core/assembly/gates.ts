@@ -15,7 +15,7 @@ import type { Moving, Observation } from '../observe/observation';
 import { observe, reportOf } from '../observe/observe';
 import { isProgrammed } from '../observe/programmed';
 import type { Ohms } from '../quantities/units';
-import { drawSlice } from '../tolerance/bands';
+import { everyDraw } from '../tolerance/bands';
 import type { Gate, GateReading } from './step';
 
 /** What a gate hangs on: the plan, the circuit that is wanted, and what is held while power shows there. */
@@ -248,8 +248,7 @@ function addedAmps(
   if (!supply) return undefined;
   const draw = (circuit: Circuit) => {
     const checks = [{ id: 'amps', measure: 'amps', part: supply.id }] as const;
-    const slice = drawSlice(ready({ ...withHeld(circuit, held), checks }), DRAWS.seed, 0, DRAWS.samples);
-    return slice.ok && slice.value.unsettled === 0 ? slice.value.values[0] : undefined;
+    return everyDraw(ready({ ...withHeld(circuit, held), checks }), DRAWS)?.[0];
   };
   const earlier = builtSoFar(ground, before);
   const now = draw(built);

@@ -119,9 +119,9 @@ function figuresOf(
   if (candidate.code === 'right') return wholeDraws(like) ?? drawn(burdens) ?? observed();
   // What moves has been run once, and is not run again for the meter's range: its readings follow the right build's,
   // whose meter is counted.
-  if (seen.ok && seen.value.kind === 'moving') return observed() ?? drawn(burdens);
-  // Each is read on the range that its own current wants: a short is not read through ten ohms. What rests but cannot be
-  // drawn, a chip hung between other parts, is told as it was observed.
+  // What rests but cannot be drawn, a chip hung between other parts, is told as it was observed.
+  if (seen.ok && (seen.value.kind === 'moving' || seen.value.starved)) return observed() ?? drawn(burdens);
+  // Each is read on the range that its own current wants: a short is not read through ten ohms.
   return drawn(burdensFor(candidate.circuit, points, meter, seen.ok ? seen.value : undefined)) ?? observed();
 }
 

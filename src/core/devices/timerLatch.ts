@@ -8,6 +8,12 @@ const { max, min } = Math;
 const [OFF, CLEAR, SET] = [0, 1, 2] as const;
 
 /**
+ * A cleared chip is let go this far above where its reset clears it. Figures of the pin do not show it; without it a
+ * chip whose own output moves its reset by microvolts would go on and off within an instant, for ever.
+ */
+const RESET_LATCH_VOLTS = 1e-3;
+
+/**
  * The latch of a timer chip: set while the trigger is below the lower tap, else cleared while the threshold is above
  * the control volts; a low reset wins over both, and too little supply over all.
  */
@@ -68,7 +74,8 @@ export class TimerLatch implements Latch {
   }
 
   private held(x: Float64Array): number {
-    return RESET_VOLTS - (x[this.resetPin]! - x[this.ground]!);
+    const letGo = this.state === CLEAR ? RESET_LATCH_VOLTS : 0;
+    return RESET_VOLTS + letGo - (x[this.resetPin]! - x[this.ground]!);
   }
 
   private triggered(x: Float64Array): number {

@@ -76,7 +76,7 @@ export class Code {
   }
 
   do(...operations: readonly Operation[]): this {
-    for (const operation of operations) this.raw(...OPERATIONS[operation]);
+    for (const operation of operations) this.append(OPERATIONS[operation]);
     return this;
   }
 
@@ -84,19 +84,20 @@ export class Code {
   keep(value: Value, type: number = F64): Local {
     const index = this.given + this.locals.length;
     this.locals.push(type);
-    const local = { index, value: (code: Code) => void code.raw(OP.localGet, ...leb(index)) };
+    const local = { index, value: (code: Code) => void code.raw(OP.localGet).append(leb(index)) };
     this.set(local, value);
     return local;
   }
 
   set({ index }: Local, value: Value): this {
-    return this.put(value).raw(OP.localSet, ...leb(index));
+    return this.put(value).raw(OP.localSet).append(leb(index));
   }
 
   store(place: number, value: Value): this {
     return this.raw(OP.i32Const, 0)
       .put(value)
-      .raw(OP.store, 3, ...leb(place * SIZE));
+      .raw(OP.store, 3)
+      .append(leb(place * SIZE));
   }
 
   /** Adds to what stands at a place. */
@@ -121,18 +122,23 @@ export class Code {
   }
 
   raw(...bytes: readonly number[]): this {
-    for (const byte of bytes) this.bytes.push(byte);
+    return this.append(bytes);
+  }
+
+  append(bytes: ArrayLike<number>): this {
+    for (let i = 0; i < bytes.length; i++) this.bytes.push(bytes[i]!);
     return this;
   }
 }
 
 /** The number at a place of the memory. */
 export function at(place: number): Value {
-  return (code) => code.raw(OP.i32Const, 0, OP.load, 3, ...leb(place * SIZE));
+  return (code) => code.raw(OP.i32Const, 0, OP.load, 3).append(leb(place * SIZE));
 }
 
 export function num(value: number): Value {
-  return (code) => code.raw(OP.f64Const, ...new Uint8Array(Float64Array.of(value).buffer));
+  const bytes = new Uint8Array(Float64Array.of(value).buffer);
+  return (code) => code.raw(OP.f64Const).append(bytes);
 }
 
 /** A whole number of 64 bits. */
@@ -173,8 +179,15 @@ function fold(operation: Operation, first: Value, others: readonly Value[]): Val
   };
 }
 
+/** Places and numbers of locals, written down once: a circuit's code names each of them many times. */
+const written: (readonly number[])[] = [];
+
 /** Little-endian base 128. */
-export function leb(value: number): number[] {
+export function leb(value: number): readonly number[] {
+  return (written[value] ??= lebOf(value));
+}
+
+function lebOf(value: number): number[] {
   const bytes: number[] = [];
   for (let left = value; ; left >>>= 7) {
     if (left < 0x80) return [...bytes, left];

@@ -56,38 +56,60 @@ function textOf(bytes: readonly number[]): string {
 
 const LETTERS = 8192;
 
+/** What every module begins with: its functions are written once. */
+let library: readonly Translated[] | undefined;
+
+interface Translated {
+  readonly given: number;
+  readonly body: Uint8Array;
+}
+
 function moduleOf(pages: number, run: Code): Uint8Array<ArrayBuffer> {
-  const all = [...FUNCTIONS.map((write) => write()), run];
+  library ??= FUNCTIONS.map((write) => translatedOf(write()));
+  const all = [...library, translatedOf(run)];
   const types = all.map(({ given }) => [0x60, given, ...new Array<number>(given).fill(F64), 1, F64]);
   const exported = [
     [...name('memory'), 2, 0],
     [...name('run'), 0, FUNCTIONS.length],
   ];
-  return Uint8Array.from(
-    [
-      [0, 0x61, 0x73, 0x6d, 1, 0, 0, 0],
-      section(1, types),
-      section(
-        3,
-        all.map((_, i) => leb(i)),
-      ),
-      section(5, [[0, ...leb(pages)]]),
-      section(7, exported),
-      section(10, all.map(bodyOf)),
-    ].flat(),
-  );
+  return joined([
+    [0, 0x61, 0x73, 0x6d, 1, 0, 0, 0],
+    section(1, types),
+    section(
+      3,
+      all.map((_, i) => leb(i)),
+    ),
+    section(5, [[0, ...leb(pages)]]),
+    section(7, exported),
+    section(
+      10,
+      all.map(({ body }) => body),
+    ),
+  ]);
 }
 
 const END = 0x0b;
 
-function bodyOf({ locals, bytes }: Code): number[] {
+function translatedOf({ given, locals, bytes }: Code): Translated {
   const declared = [...leb(locals.length), ...locals.flatMap((type) => [1, type])];
-  return [...leb(declared.length + bytes.length + 1), ...declared, ...bytes, END];
+  return { given, body: joined([leb(declared.length + bytes.length + 1), declared, bytes, [END]]) };
 }
 
-function section(id: number, items: readonly (readonly number[])[]): number[] {
-  const content = [...leb(items.length), ...items.flat()];
-  return [id, ...leb(content.length), ...content];
+function section(id: number, items: readonly Bytes[]): Uint8Array {
+  const content = joined([leb(items.length), ...items]);
+  return joined([[id], leb(content.length), content]);
+}
+
+type Bytes = ArrayLike<number>;
+
+function joined(pieces: readonly Bytes[]): Uint8Array<ArrayBuffer> {
+  const all = new Uint8Array(pieces.reduce((sum, { length }) => sum + length, 0));
+  let end = 0;
+  for (const piece of pieces) {
+    all.set(piece, end);
+    end += piece.length;
+  }
+  return all;
 }
 
 function name(text: string): number[] {

@@ -69,7 +69,7 @@ function writeFactors(
     return less(entry(place) ?? num(0), ...products);
   };
   const watch = (most: number) =>
-    code.set(worst, apply('max', worst.value, times(size(spare.value), num(1 / most))));
+    code.set(worst, apply('max', worst.value, times(size(spare.value), num(1 / rounded(most)))));
   code.set(spare, over(num(1), gathered(diagonal[k]!, k, k)));
   watch(1e300);
   code.store(inverse + k, spare.value);
@@ -80,6 +80,11 @@ function writeFactors(
     watch(most[l]!);
     code.store(factors + lowerAt[l]!, spare.value);
   }
+}
+
+/** The next power of sixteen: how far a multiplier may grow is a rough bound, and circuits that differ little are the same code. */
+function rounded(most: number): number {
+  return 16 ** Math.ceil(Math.log2(most) / 4);
 }
 
 /** Forward and backward, every unknown in a local of its own. */

@@ -2,7 +2,7 @@ import type { MeterFigures } from '../catalogue/meter';
 import type { Circuit } from '../circuit/circuit';
 import { keyOf, uniform } from '../numerics/random';
 import { accepted, finding, refused, type Outcome } from '../findings/finding';
-import { bandsOf, drawSlice, type Band, type BandOptions } from '../tolerance/bands';
+import { bandsOf, drawSlice, everyDraw, type Band, type BandOptions } from '../tolerance/bands';
 import { isGapped, isProbed, isTimed, KEPT_SHARE, type Checkpoint } from './checkpoint';
 import { benchesFor, byMotion, observeHeld, type Place } from './benches';
 import { hearsSound, withHeld } from './held';
@@ -57,10 +57,10 @@ export function drawPoints(
     return found;
   }
   for (const bench of benchesFor(circuit, still, meterUseAt, burdens)) {
-    const slice = drawSlice(bench.circuit, seed, 0, samples);
-    if (!slice.ok || slice.value.unsettled > 0) continue;
+    const drawn = everyDraw(bench.circuit, { samples, seed });
+    if (!drawn) continue;
     bench.points.forEach((place, k) => {
-      const values = slice.value.values[k]!;
+      const values = drawn[k]!;
       found[place] = bench.sign < 0 ? values.map((value) => -value) : values;
     });
   }

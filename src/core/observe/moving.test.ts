@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { made } from '../../../tests/support/circuits';
-import { choiceWith, patternSheet, requestWith, worked } from '../../../tests/support/sheets';
+import { choiceWith, patternSheet, requestWith, ROUGH, worked } from '../../../tests/support/sheets';
 import { DEFAULT_METER } from '../catalogue/meter';
 import { deviceOf } from '../circuit/deviceOf';
 import { keyOf, uniform } from '../numerics/random';
@@ -114,6 +114,33 @@ describe('a button that is pressed and let go', () => {
     expect(at(0.05)).toBeCloseTo(0, 9);
     expect(at(0.12)).toBeCloseTo(5, 6);
     expect(at(0.16)).toBeCloseTo(0, 9);
+  });
+});
+
+describe('a chip whose reset hangs on another one’s output', () => {
+  const { circuit } = patternSheet('chain', {}, 'half', ROUGH);
+  const following = (ohms: number) =>
+    moving({
+      ...circuit,
+      parts: circuit.parts.map((part) =>
+        part.id === 'R7' ? ({ ...part, params: { ...part.params, ohms } } as Part) : part,
+      ),
+    });
+  const period = ({ run }: Moving) => run.cycles['out1']!.period!;
+  /** Switchings that somebody could see. */
+  const seen = ({ run: { events } }: Moving) =>
+    events.filter(
+      ({ time, output }) =>
+        !events.some((other) => other.output === output && Math.abs(other.time - time || 1) < 1e-3),
+    );
+
+  // Its capacitor empties into that output at once, which lifts it to the reset's own threshold: what the chip then does
+  // moves the output by microvolts, and the reset with it.
+  it.each([0.01, 22])('goes round with it where %d ohms hurry the emptying', (ohms) => {
+    const [usual, hurried] = [following(220), following(ohms)];
+    expect(hurried.erratic).toBeUndefined();
+    expect(seen(hurried)).toHaveLength(seen(usual).length);
+    expect(Math.abs(period(hurried) / period(usual) - 1)).toBeLessThan(1e-3);
   });
 });
 

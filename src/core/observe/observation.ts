@@ -7,6 +7,8 @@ import type { Solved } from '../solver/solve';
 export interface Still extends Solved {
   readonly kind: 'still';
   readonly circuit: Circuit;
+  /** Chips that starve were left out to find it: the whole has no state that could be solved for. */
+  readonly starved?: boolean;
 }
 
 /** A build that never rests: its run, and the means of everything over whole cycles. */

@@ -76,7 +76,7 @@ function withoutUnpowered(circuit: Circuit): Circuit {
 function shownAs(circuit: Circuit, seen: Observation): Observation {
   const missing = circuit.parts.filter(({ id }) => !seen.parts[id]);
   const parts = { ...seen.parts, ...Object.fromEntries(missing.map(({ id }) => [id, NOTHING])) };
-  if (seen.kind === 'still') return { ...seen, circuit, parts };
+  if (seen.kind === 'still') return { ...seen, circuit, parts, starved: true };
   const none = () => new Float64Array(seen.run.time.length);
   const amps = Object.fromEntries(missing.map(({ id }) => [id, { amps: none() }]));
   return { ...seen, circuit, parts, run: { ...seen.run, parts: { ...seen.run.parts, ...amps } } };

@@ -80,6 +80,21 @@ export function drawSlice(
 }
 
 /**
+ * Draws of a circuit of which every one settles.
+ *
+ * @returns figures of each check, draw by draw; undefined where one does not settle, which is found out at once
+ */
+export function everyDraw(
+  circuit: Circuit,
+  { samples, seed }: Pick<BandOptions, 'samples' | 'seed'>,
+): readonly Float64Array[] | undefined {
+  const bench = prepare(circuit);
+  if (!bench.ok || !restOf(bench.value).settling.converged) return undefined;
+  const slice = sample(bench.value, probesOf(bench.value.compiled), seed, 0, samples, true);
+  return slice.unsettled === 0 ? slice.values : undefined;
+}
+
+/**
  * Bands of a circuit from its draws.
  *
  * @param slices all draws, in the order of their numbers

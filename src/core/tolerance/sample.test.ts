@@ -1,7 +1,7 @@
 import { circuitOf, made, resistorPart, supplyPart } from '../../../tests/support/circuits';
-import { oneShot, threeLamps } from '@/demo/circuits';
+import { oneShot, standardBlinker, threeLamps } from '@/demo/circuits';
 import type { Circuit } from '../circuit/circuit';
-import { bands, bandsOf, drawSlice } from './bands';
+import { bands, bandsOf, drawSlice, everyDraw } from './bands';
 import { histogram } from './histogram';
 
 function slice(circuit: Circuit, from: number, to: number, seed = 1) {
@@ -25,6 +25,15 @@ describe('draws in slices', () => {
     const alone = bands(lantern, { samples: 300 });
     const together = bandsOf(lantern, [slice(lantern, 0, 150), slice(lantern, 150, 300)]);
     expect(together).toEqual(alone);
+  });
+
+  it('are the same where every one is wanted, and none where the circuit has no rest', () => {
+    const every = everyDraw(lantern, { samples: 300, seed: 1 });
+    expect(every).toEqual(slice(lantern, 0, 300).values);
+    expect(every![0]).toHaveLength(300);
+    expect(
+      everyDraw(made(standardBlinker('cmos', 9, [10e3, 68e3], 10e-6)), { samples: 300, seed: 1 }),
+    ).toBeUndefined();
   });
 
   it('of a circuit with a latch all start from its state at rest', () => {

@@ -14,6 +14,8 @@ export interface Slice {
 
 /**
  * Solves draws `from` to `to` (without the last) of a bench that stands in its typical state; each starts from there.
+ *
+ * @param whole a draw that does not settle ends the work: who asks has no use for the others without it
  */
 export function sample(
   bench: Prepared,
@@ -21,6 +23,7 @@ export function sample(
   seed: number,
   from: number,
   to: number,
+  whole = false,
 ): Slice {
   const { compiled, point } = bench;
   const restore = remember(bench);
@@ -29,7 +32,10 @@ export function sample(
   for (let draw = from; draw < to; draw++) {
     setDraw(compiled, seed, draw);
     restore();
-    if (!point.solve().converged) continue;
+    if (!point.solve().converged) {
+      if (whole) break;
+      continue;
+    }
     for (let i = 0; i < probes.length; i++) values[i]![kept] = probes[i]!();
     kept++;
   }
