@@ -1,6 +1,7 @@
-import type { Diagnosis, JudgedPoint, VerdictName } from '@/core';
+import { sinceMended, type Diagnosis, type JudgedPoint, type VerdictName } from '@/core';
 import { likeliestWords, nextWords } from '@/messages/causes';
 import { readAt } from './judging';
+import { mendedIn } from './repositories/foundFaults';
 import { PREDICTED, readings, type Reading } from './repositories/readings';
 import { expectationAt, sessionHints, type Hints } from './repositories/sessions';
 import { inThread } from './work/pool';
@@ -22,12 +23,16 @@ export interface BenchAdvice {
 const TRIES = 2;
 
 export async function benchAdvice(sessionId: number, studentId: number): Promise<BenchAdvice> {
-  const [expectation, all, hints] = await Promise.all([
+  const [expectation, all, hints, mended] = await Promise.all([
     expectationAt(sessionId, studentId),
     readings([sessionId]),
     sessionHints(sessionId),
+    mendedIn(sessionId),
   ]);
-  const own = all.filter((r) => r.studentId === studentId && r.point !== PREDICTED);
+  const own = sinceMended(
+    all.filter((r) => r.studentId === studentId && r.point !== PREDICTED),
+    mended.get(studentId) ?? 0,
+  );
   const bench = readAt(studentId, own, expectation);
   const { judged, verdicts } = await inThread('judge', { expectation, bench, readings: bench.noted });
   const { points } = expectation.dictionary;

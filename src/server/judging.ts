@@ -1,7 +1,16 @@
-import { GLANCE, glanceVerdict, lampsIn, partsIn, type Noted, type SessionExpectation } from '@/core';
+import {
+  GLANCE,
+  glanceVerdict,
+  lampsIn,
+  partsIn,
+  sinceMended,
+  type Noted,
+  type SessionExpectation,
+} from '@/core';
 import { likeliestWords, nextWords } from '@/messages/causes';
 import { benchRead } from '@/messages/seen';
 import { expectationsOf } from './repositories/benchContexts';
+import { mendedIn } from './repositories/foundFaults';
 import { benchesWaiting, keepJudgement, type Bench, type BenchJudgement } from './repositories/judgements';
 import { PREDICTED, readings, type Reading } from './repositories/readings';
 import { expectationOf } from './repositories/sessions';
@@ -17,13 +26,16 @@ interface Fresh {
 export async function judgeSession(sessionId: number): Promise<Fresh> {
   const waiting = await benchesWaiting(sessionId);
   if (waiting.length === 0) return { judgements: [], kept: Promise.resolve() };
-  const [expectation, own, all] = await Promise.all([
+  const [expectation, own, all, mended] = await Promise.all([
     expectationOf(sessionId),
     expectationsOf(sessionId),
     readings([sessionId]),
+    mendedIn(sessionId),
   ]);
   const fresh = await Promise.all(
-    waiting.map((bench) => judgeOne(bench, own.get(bench.studentId) ?? expectation, all)),
+    waiting.map((bench) =>
+      judgeOne(bench, own.get(bench.studentId) ?? expectation, all, mended.get(bench.studentId)),
+    ),
   );
   const kept = Promise.all(
     fresh.map(({ judgement, newest, verdicts }) => keepJudgement(judgement, newest, verdicts)),
@@ -33,13 +45,18 @@ export async function judgeSession(sessionId: number): Promise<Fresh> {
   return { judgements: fresh.map(({ judgement }) => judgement), kept };
 }
 
-async function judgeOne(bench: Bench, expectation: SessionExpectation, all: readonly Reading[]) {
+async function judgeOne(
+  bench: Bench,
+  expectation: SessionExpectation,
+  all: readonly Reading[],
+  mended: number | undefined,
+) {
   const own = all.filter((r) => r.studentId === bench.studentId);
   const real = own.filter((r) => r.point !== PREDICTED && r.point !== GLANCE);
   const glances = own.filter((r) => r.point === GLANCE);
   const { judged, verdicts } = await inThread('judge', {
     expectation,
-    bench: readAt(bench.studentId, own, expectation),
+    bench: readAt(bench.studentId, own, expectation, mended),
     readings: real.map(noted),
   });
   const { points } = expectation.dictionary;
@@ -64,10 +81,19 @@ async function judgeOne(bench: Bench, expectation: SessionExpectation, all: read
 
 const noted = ({ point, value, step }: Reading): Noted => ({ point, value, step });
 
-/** What counts now of one student: the newest reading of each checkpoint, and the newest glance. */
-export function readAt(studentId: number, all: readonly Reading[], expectation: SessionExpectation) {
+/**
+ * What counts now of one student: the newest reading of each checkpoint, and the newest glance.
+ *
+ * @param mended the last reading before something was mended
+ */
+export function readAt(
+  studentId: number,
+  all: readonly Reading[],
+  expectation: SessionExpectation,
+  mended = 0,
+) {
   const own = all.filter((r) => r.studentId === studentId && r.point !== PREDICTED);
-  return benchRead(own, lampsIn(expectation), partsIn(expectation));
+  return benchRead(sinceMended(own, mended), lampsIn(expectation), partsIn(expectation));
 }
 
 const held = globalThis as { mivvetJudging?: Promise<void> | undefined };

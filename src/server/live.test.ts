@@ -2,6 +2,7 @@ import { ownDatabase } from '../../tests/support/database';
 import { requestWith, sheetWith } from '../../tests/support/sheets';
 import { sessionExpectation } from '@/core';
 import { benchAdvice } from './advice';
+import { checkBook } from './checkBook';
 import { liveReadings } from './liveReadings';
 import { sessionReport } from './report';
 import { ownBench } from './ownBench';
@@ -9,7 +10,7 @@ import { DEFAULT_STYLE } from '@/core';
 import { addGroup, addStudents, group, type Student } from './repositories/groups';
 import { addFound, faultCounts, foundIn, removeFound } from './repositories/foundFaults';
 import { addLesson } from './repositories/lessons';
-import { addReading, type NewReading, type Reading } from './repositories/readings';
+import { addReading, readings, type NewReading, type Reading } from './repositories/readings';
 import { freeSeat, seatsOf, seatStands, takeSeat } from './repositories/seats';
 import { addSession, setSessionHints } from './repositories/sessions';
 import { heldOfStudent } from './heldOfStudent';
@@ -104,7 +105,10 @@ it('what was found is told to those who follow, and that it was taken back', asy
     foundAt: '2026-12-01T17:00:00.000Z',
     entryKey: 'told-live',
   });
-  expect(await told()).toEqual([{ id, studentId: students[0]!.id, words: 'D1 the wrong way round' }]);
+  const after = Math.max(
+    ...(await readings([session])).filter((r) => r.studentId === students[0]!.id).map((r) => r.id),
+  );
+  expect(await told()).toEqual([{ id, studentId: students[0]!.id, words: 'D1 the wrong way round', after }]);
   await removeFound(session, id);
   expect(await told()).toEqual([]);
   stopper.abort();
@@ -177,5 +181,22 @@ describe('what was found', () => {
     });
     expect(report.rows[0]).toMatchObject({ soFar: true, minutes: undefined });
     expect((await heldOfStudent(students[1]!.id)).found).toMatchObject([{ found: 'D1 the wrong way round' }]);
+  });
+
+  it('leaves what was read before it behind, once something is read of the mended build', async () => {
+    const stands = async () => (await checkBook(session)).judged[1]!;
+    expect(await stands()).toMatchObject({ state: 'off' });
+    expect(Object.keys((await stands()).verdicts)).toEqual(expect.arrayContaining(['R1', 'pack']));
+    await addReading(reading(1, 'R1', 2.92, { kind: 'retest' }));
+    const mended = await stands();
+    expect(mended.state).toBe('right');
+    expect(Object.keys(mended.verdicts)).toEqual(['R1']);
+    // A figure that is off now is read once more, however often it was read of the build before.
+    await addReading(reading(1, 'pack', 3.1, { kind: 'retest' }));
+    expect((await benchAdvice(session, students[1]!.id)).points).toMatchObject({ pack: 'again' });
+
+    const [found] = await foundIn(session);
+    await removeFound(session, found!.id);
+    expect(Object.keys((await stands()).verdicts)).toEqual(expect.arrayContaining(['R1', 'pack']));
   });
 });

@@ -10,7 +10,7 @@ const LOOK_MS = 5_000;
 /** All that was found wrong in a session, as text: it is told whole whenever it is another. */
 async function foundNow(sessionId: number): Promise<string> {
   const all = await foundIn(sessionId);
-  return JSON.stringify(all.map(({ id, studentId, words }) => ({ id, studentId, words })));
+  return JSON.stringify(all.map(({ id, studentId, words, after }) => ({ id, studentId, words, after })));
 }
 
 /**

@@ -3,6 +3,7 @@ import { pointName } from '@/messages/points';
 import { checkBook } from './checkBook';
 import { readAt } from './judging';
 import { workOutFor, type Watched } from './givenLesson';
+import { mendedIn } from './repositories/foundFaults';
 import { inThread } from './work/pool';
 import { expectationsAsFound } from './benchContext';
 import { contextsOf, expectationsOf } from './repositories/benchContexts';
@@ -55,11 +56,15 @@ export async function renewalChanges(
   const renewed = await renewedFor(held, watched);
   if (!renewed.ok) return renewed;
   const { expectation: next, asFound } = renewed.value;
-  const own = await expectationsOf(sessionId);
+  const [own, mended] = await Promise.all([expectationsOf(sessionId), mendedIn(sessionId)]);
   const stands = await Promise.all(
     students.map(async ({ id }) => {
       const task = (expectation: SessionExpectation) =>
-        inThread('judge', { expectation, bench: readAt(id, readings, expectation), readings: [] });
+        inThread('judge', {
+          expectation,
+          bench: readAt(id, readings, expectation, mended.get(id)),
+          readings: [],
+        });
       const [before, after] = await Promise.all([
         task(own.get(id) ?? held.expectation),
         task(asFound.get(id) ?? next),

@@ -37,5 +37,6 @@ export { JUDGING_RULE, type SessionExpectation } from './session';
 export { sharedCauses, type SharedCause } from './shared';
 export { sightOf } from './sight';
 export { drawnCircuit, simulatedBench, type Chance, type Shown, type SimulatedBench } from './simulated';
+export { sinceMended } from './mended';
 export { expandedUncertainty, glanceVerdict, judge, type Verdict, type VerdictName } from './verdict';
 export type { Candidates } from './weigh';

@@ -1,6 +1,14 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { GLANCE, glanceVerdict, type Cause, type Expected, type JudgedBench, type JudgedPoint } from '@/core';
+import {
+  GLANCE,
+  glanceVerdict,
+  sinceMended,
+  type Cause,
+  type Expected,
+  type JudgedBench,
+  type JudgedPoint,
+} from '@/core';
 import { pointName } from '@/messages/points';
 import type { Reading } from '@/server/repositories/readings';
 import { StatusMark, STATUS_WORDS } from '@/ui/StatusMark';
@@ -21,6 +29,8 @@ interface Props extends BenchNameProps {
   readonly lamps: readonly string[];
   readonly predicted: string;
   readonly readings: readonly Reading[];
+  /** The last reading before something was mended here; 0 where nothing was. */
+  readonly mended: number;
   readonly judged: JudgedBench | undefined;
   readonly refused: Readonly<Record<string, Refused>>;
   onTake(student: Bench, point: string, typed: string, how?: { readonly sure: boolean }): boolean;
@@ -41,8 +51,13 @@ export function BenchRow(props: Props) {
   const { onMeter } = props;
   const [why, setWhy] = useState(false);
   const state = judged?.state ?? 'none';
+  const measured = readings.filter((r) => r.point !== predicted);
+  const counting = new Set(sinceMended(measured, props.mended));
+  const glance = measured.filter((r) => r.point === GLANCE && counting.has(r)).at(-1);
+  const lastFound = Math.max(0, ...found.map(({ after }) => after));
+  /** What is said of the bench now is not what was found already. */
   const causes = possibleCauses(judged);
-  const glance = readings.filter((r) => r.point === GLANCE).at(-1);
+  const isAnew = found.length === 0 || measured.some(({ id }) => id > lastFound || id < 0);
   const glanced = glance && glanceVerdict(glance.value);
   const nameOf = (id: string) => {
     if (id === GLANCE) return 'lamps';
@@ -54,6 +69,10 @@ export function BenchRow(props: Props) {
     const problem = refused[`${student.id} ${point}`];
     return problem ? [{ point, problem }] : [];
   });
+  const isPast = (point: string) => {
+    const newest = measured.filter((r) => r.point === point).at(-1);
+    return newest !== undefined && !counting.has(newest);
+  };
   const cell = (point: string, column: number, band: Expected | undefined) => (
     <ReadingCell
       key={point}
@@ -64,9 +83,10 @@ export function BenchRow(props: Props) {
       band={band}
       history={readings.filter((r) => r.point === point)}
       verdict={point === GLANCE ? glanced : judged?.verdicts[point]}
+      isPast={isPast(point)}
       refused={refused[`${student.id} ${point}`]?.typed}
       onCommit={(typed) => props.onTake(student, point, typed)}
-      onFound={() => findBy(causes, found, student, props.onFound)}
+      onFound={() => isAnew && findBy(causes, student, props.onFound)}
       onFocus={() => props.onColumn(point)}
       {...(band && onMeter ? { onMeter: () => onMeter(point) } : {})}
       onRevert={() => props.onRevert(point)}
@@ -98,7 +118,7 @@ export function BenchRow(props: Props) {
           )}
           <FoundMenu
             bench={student.bench}
-            causes={causes}
+            causes={isAnew ? causes : []}
             points={props.judgedPoints}
             found={found}
             onFound={(cause) => props.onFound(student, cause)}
@@ -163,13 +183,7 @@ export function BenchRow(props: Props) {
 }
 
 /** One key notes the only cause there is; of several the menu asks which. */
-function findBy(
-  causes: readonly Cause[],
-  found: readonly Found[],
-  { bench, ...student }: Bench,
-  onFound: Props['onFound'],
-): void {
-  if (found.length > 0) return;
+function findBy(causes: readonly Cause[], { bench, ...student }: Bench, onFound: Props['onFound']): void {
   const [only] = causes;
   if (only && causes.length === 1) onFound({ bench, ...student }, only);
   else document.getElementById(`found-${bench}`)?.click();

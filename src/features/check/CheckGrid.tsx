@@ -6,6 +6,7 @@ import {
   formatPlain,
   lampsIn,
   partsIn,
+  sinceMended,
   type Expected,
   type JudgedBench,
   type SessionExpectation,
@@ -59,7 +60,7 @@ interface How {
 export function CheckGrid(props: CheckGridProps) {
   const { sessionId, expectation, students, predicted, keeping, meter, asFound } = props;
   const { points } = expectation.expected;
-  const { all, refused, refuse } = keeping;
+  const { all, refused, refuse, mended } = keeping;
   const lamps = useMemo(() => lampsIn(expectation), [expectation]);
   const parts = useMemo(() => partsIn(expectation), [expectation]);
   const [again, setAgain] = useState<'retest' | 'correction'>('retest');
@@ -71,13 +72,16 @@ export function CheckGrid(props: CheckGridProps) {
     () =>
       students.map(({ id }) => ({
         ...benchRead(
-          all.filter((r) => r.studentId === id && r.point !== predicted),
+          sinceMended(
+            all.filter((r) => r.studentId === id && r.point !== predicted),
+            mended(id),
+          ),
           lamps,
           parts,
         ),
         by: Math.max(0, expectations.indexOf(asFound?.get(id) ?? expectation)),
       })),
-    [students, all, predicted, lamps, parts, expectations, asFound, expectation],
+    [students, all, predicted, mended, lamps, parts, expectations, asFound, expectation],
   );
   const { judged, problem } = useJudged(expectations, benches, props.judged);
 
@@ -206,6 +210,7 @@ export function CheckGrid(props: CheckGridProps) {
                 {...(props.contexts?.onOpen ? { onDifferent: () => props.contexts?.onOpen?.(student) } : {})}
                 predicted={predicted}
                 readings={all.filter((r) => r.studentId === student.id)}
+                mended={mended(student.id)}
                 lamps={lamps}
                 found={keeping.found.filter((f) => f.studentId === student.id)}
                 onFound={(bench, cause) => keeping.note(bench.id, cause, helper)}

@@ -73,6 +73,7 @@ export function CheckSession(props: CheckSessionProps) {
     found: faults.found,
     note: (studentId, cause, by) => void faults.note(studentId, cause, by),
     takeBack: (id) => void faults.takeBack(id),
+    mended: (id) => Math.max(0, ...faults.found.filter((f) => f.studentId === id).map((f) => f.after)),
   };
   const meter: GridMeter | undefined = meterAt
     ? { read: (_bench, point) => heard(readMeterAt(sessionId, point)), at: () => undefined }

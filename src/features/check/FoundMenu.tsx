@@ -6,6 +6,7 @@ import type { Found } from './useFound';
 
 interface Props {
   readonly bench: number;
+  /** What may be wrong now; none where that was found already. */
   readonly causes: readonly Cause[];
   readonly points: readonly JudgedPoint[];
   readonly found: readonly Found[];
@@ -27,26 +28,28 @@ export function possibleCauses(judged: JudgedBench | undefined): readonly Cause[
 
 /** Notes what was really found: the one cause there is, or one of several that no measurement tells apart. */
 export function FoundMenu({ bench, causes, points, found, onFound, onNotFound }: Props) {
+  return (
+    <>
+      <Causes bench={bench} causes={causes} points={points} onFound={onFound} />
+      {found.map(({ id, words }) => (
+        <div key={id} className="small-print">
+          found: {words}{' '}
+          <Button
+            variant="text"
+            className="btn-text"
+            aria-label={`Bench ${bench}: take back that ${words} was found`}
+            onClick={() => onNotFound(id)}
+          >
+            not so
+          </Button>
+        </div>
+      ))}
+    </>
+  );
+}
+
+function Causes({ bench, causes, points, onFound }: Omit<Props, 'found' | 'onNotFound'>) {
   const [only] = causes;
-  if (found.length > 0) {
-    return (
-      <div className="small-print">
-        {found.map(({ id, words }) => (
-          <div key={id}>
-            found: {words}{' '}
-            <Button
-              variant="text"
-              className="btn-text"
-              aria-label={`Bench ${bench}: take back that ${words} was found`}
-              onClick={() => onNotFound(id)}
-            >
-              not so
-            </Button>
-          </div>
-        ))}
-      </div>
-    );
-  }
   if (!only) return null;
   if (causes.length === 1) {
     return (

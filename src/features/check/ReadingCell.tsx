@@ -3,7 +3,7 @@
 import { useRef, useState, type KeyboardEvent } from 'react';
 import OverlayTrigger from 'react-bootstrap/OverlayTrigger';
 import Popover from 'react-bootstrap/Popover';
-import { formatEntered, formatQuantity, type Band, type Expected, type Verdict } from '@/core';
+import { formatEntered, formatQuantity, type Expected, type Verdict } from '@/core';
 import { STATUS_WORDS } from '@/ui/StatusMark';
 import { clockTime } from '@/ui/dates';
 import { MiniBand } from './MiniBand';
@@ -25,6 +25,8 @@ interface Props {
   readonly band: Expected | undefined;
   readonly history: readonly ShownReading[];
   readonly verdict: Verdict | undefined;
+  /** The newest figure is of the build before it was mended, and counts no more. */
+  readonly isPast?: boolean;
   /** Text that was typed and not taken, with the reason elsewhere in the row. */
   readonly refused: string | undefined;
   onCommit(typed: string): boolean;
@@ -38,7 +40,7 @@ interface Props {
 
 /** One checkpoint of one bench: type a figure, Enter, next bench. */
 export function ReadingCell(props: Props) {
-  const { label, row, column, wide = false, band, history, verdict, refused } = props;
+  const { label, row, column, wide = false, band, history, verdict, isPast = false, refused } = props;
   const current = history[history.length - 1];
   const [typed, setTyped] = useState<string | undefined>();
   // Enter commits and then leaves the cell, which would commit once more before the next render.
@@ -48,11 +50,13 @@ export function ReadingCell(props: Props) {
     setTyped(text);
   };
   const clash = clashIn(history);
+  /** What stands there, and counts: to type it again says nothing. */
+  const standing = isPast ? undefined : (current?.typed ?? '');
   const shown = typed ?? (refused || current?.typed) ?? '';
   const commit = (): boolean => {
     const text = draft.current?.trim();
     write(undefined);
-    if (text === undefined || text === (current?.typed ?? '')) return true;
+    if (text === undefined || text === standing) return true;
     return text === '' || props.onCommit(text);
   };
   const key = (event: KeyboardEvent<HTMLInputElement>) => {
@@ -74,13 +78,13 @@ export function ReadingCell(props: Props) {
     if (commit()) focusCell(row + step, column);
   };
   return (
-    <td className={cellClass(verdict, wide)}>
+    <td className={cellClass(verdict, wide, isPast)}>
       <div className="reading-line">
         <input
           id={cellId(row, column)}
-          aria-label={verdict ? `${label}, ${STATUS_WORDS[verdict.verdict]}` : label}
+          aria-label={labelled(label, verdict, isPast)}
           aria-invalid={refused !== undefined}
-          title={verdict && band && howSure(verdict, band.unit)}
+          title={isPast ? PAST : howSure(verdict, band)}
           inputMode={wide ? 'text' : 'decimal'}
           autoComplete="off"
           value={shown}
@@ -95,11 +99,15 @@ export function ReadingCell(props: Props) {
         {history.length > 1 && <Earlier history={history} label={label} />}
       </div>
       {clash && <div className="clash">{clash}</div>}
-      {band && current && verdict && (
-        <MiniBand low={band.low} high={band.high} value={current.value} verdict={verdict.verdict} />
-      )}
+      <Placed band={band} value={current?.value} verdict={verdict} />
     </td>
   );
+}
+
+/** Where the figure lies in its band. */
+function Placed({ band, value, verdict }: Pick<Props, 'band' | 'verdict'> & { value: number | undefined }) {
+  if (!band || value === undefined || !verdict) return null;
+  return <MiniBand low={band.low} high={band.high} value={value} verdict={verdict.verdict} />;
 }
 
 /** Two who read the same thing and noted different figures: neither is dropped, and a correction settles it. */
@@ -110,12 +118,22 @@ function clashIn(history: readonly ShownReading[]): string | undefined {
   return `two read it: ${by(before)}, ${by(newest)}`;
 }
 
-function cellClass(verdict: Verdict | undefined, wide: boolean): string {
-  return `reading${verdict?.verdict === 'off' ? ' off' : ''}${wide ? ' glance' : ''}`;
+function labelled(label: string, verdict: Verdict | undefined, isPast: boolean): string {
+  if (isPast) return `${label}, ${PAST}`;
+  return verdict ? `${label}, ${STATUS_WORDS[verdict.verdict]}` : label;
+}
+
+const PAST = 'read before it was mended';
+
+function cellClass(verdict: Verdict | undefined, wide: boolean, isPast: boolean): string {
+  return `reading${verdict?.verdict === 'off' ? ' off' : ''}${wide ? ' glance' : ''}${isPast ? ' past' : ''}`;
 }
 
 /** What the meter's own resolution and accuracy leave open. */
-function howSure({ uncertainty, range }: Verdict, unit: Band['unit']): string {
+function howSure(verdict: Verdict | undefined, band: Expected | undefined): string | undefined {
+  if (!verdict || !band) return undefined;
+  const { uncertainty, range } = verdict;
+  const { unit } = band;
   if (range === 0) return `± ${formatQuantity(uncertainty, unit, 2)}, by watch, count or ear`;
   return `± ${formatQuantity(uncertainty, unit, 2)}, as read on the ${formatEntered(range, unit)} range`;
 }

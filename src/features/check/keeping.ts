@@ -18,6 +18,8 @@ export interface Keeping {
   readonly found: readonly Found[];
   note(studentId: number, cause: Pick<Cause, 'code' | 'data'>, by: string): void;
   takeBack(id: number): void;
+  /** Number of the last reading before something was mended at a bench; 0 where nothing was. */
+  mended(studentId: number): number;
 }
 
 /** An instrument that is read into the cells of a grid. */

@@ -30,6 +30,7 @@ function Grid() {
         found: [],
         note: () => undefined,
         takeBack: () => undefined,
+        mended: () => 0,
       }}
     />
   );

@@ -6,7 +6,7 @@ import { newKey } from '@/ui/newKey';
 import { faultFound, faultNotFound } from './actions';
 
 /** A fault that was really found at a bench, as the grid shows it. */
-export type Found = Pick<FoundFault, 'id' | 'studentId' | 'words'>;
+export type Found = Pick<FoundFault, 'id' | 'studentId' | 'words' | 'after'>;
 
 /** What was found at the benches of a session: noted by one key, and taken back by another. */
 export function useFound(sessionId: number, first: readonly Found[]) {

@@ -132,8 +132,8 @@ describe('what was found', () => {
   });
 
   it('stands there with a way to take it back', async () => {
-    const { user, onNotFound } = menu(TURNED, [{ id: 5, studentId: 11, words: 'D1 the wrong way round' }]);
-    expect(screen.queryByText('it was …')).toBeNull();
+    const found = [{ id: 5, studentId: 11, words: 'D1 the wrong way round', after: 3 }];
+    const { user, onNotFound } = menu(TURNED, found);
     await user.click(screen.getByRole('button', { name: /take back that D1 the wrong way round/u }));
     expect(onNotFound).toHaveBeenCalledWith(5);
   });

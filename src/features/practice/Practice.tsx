@@ -22,17 +22,18 @@ interface Props {
 /** The whole of Check on a made-up class: a stand-in meter is read into the cells, and nothing is kept of anybody. */
 export function Practice({ sessionId, expectation, students, predicted, usual }: Props) {
   const { points } = expectation.dictionary;
-  const made = useMadeUpClass(sessionId, points);
+  const made = useMadeUpClass(sessionId, points, students);
   const [at, setAt] = useState<{ bench: number; point: string }>({
     bench: students[0]?.bench ?? 1,
     point: points[0]?.id ?? GLANCE,
   });
   const [reading, setReading] = useState(false);
+  const isMended = (bench: number) => made.mended.some((one) => one.bench === bench);
   const name = (bench: number) => ({
     sessionId,
     seed: made.seed,
     bench,
-    mended: made.mended.includes(bench),
+    mended: isMended(bench),
   });
   const read = async ({ bench }: Bench, point: string) => {
     setReading(true);
@@ -51,7 +52,7 @@ export function Practice({ sessionId, expectation, students, predicted, usual }:
       />
       {student && (
         <AtTheBench
-          key={`${made.seed} ${at.bench} ${made.mended.includes(at.bench)}`}
+          key={`${made.seed} ${at.bench} ${isMended(at.bench)}`}
           bench={name(at.bench)}
           nickname={student.nickname}
           usual={usual}

@@ -100,6 +100,21 @@ describe('practising', () => {
     );
   });
 
+  it('leaves figures of the build before it was put right behind, once it is measured again', async () => {
+    const { user } = open();
+    await user.type(cell(2, 'across R1'), '0.31{Enter}');
+    await user.click(cell(2, 'across D1'));
+    const bench = await screen.findByRole('region', { name: 'Bench 2 as it stands' });
+    await user.click(within(bench).getByRole('button', { name: 'Put it right' }));
+    expect(screen.queryByLabelText(/read before it was mended/u)).toBeNull();
+    await user.type(cell(2, 'across D1'), '1.88{Enter}');
+    const before = await screen.findByLabelText(/^Bench 2 \w+, across R1, read before it was mended/u);
+    expect(before).toHaveProperty('value', '0.31');
+    // The same figure again is one of the mended build.
+    await user.type(before, '0.31{Enter}');
+    expect(screen.queryByLabelText(/read before it was mended/u)).toBeNull();
+  });
+
   it('asks before a class with figures is left for another', async () => {
     const { user } = open();
     await user.click(cell(1, 'across R1'));

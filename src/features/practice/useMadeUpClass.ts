@@ -3,6 +3,7 @@ import { causeWords } from '@/messages/causes';
 import type { JudgedPoint } from '@/core';
 import type { NewReading, Reading } from '@/server/repositories/readings';
 import { kept } from '@/ui/kept';
+import type { Bench } from '../check/bench';
 import type { Found } from '../check/useFound';
 import type { Keeping } from '../check/keeping';
 import { useRefused } from '../check/useRefused';
@@ -12,14 +13,19 @@ interface MadeUpClass {
   readonly seed: number;
   readonly readings: readonly Reading[];
   readonly found: readonly Found[];
-  readonly mended: readonly number[];
+  /** Each with the last reading before it was put right. */
+  readonly mended: readonly { readonly bench: number; readonly after: number }[];
 }
 
 const keyOf = (sessionId: number) => `mivvet.practice.${sessionId}`;
 const FIRST: MadeUpClass = { seed: 1, readings: [], found: [], mended: [] };
 
 /** Nothing of a made-up class is sent anywhere: it is kept in this browser until another one is made up. */
-export function useMadeUpClass(sessionId: number, points: readonly JudgedPoint[]) {
+export function useMadeUpClass(
+  sessionId: number,
+  points: readonly JudgedPoint[],
+  students: readonly Bench[],
+) {
   const [now, setNow] = useState(FIRST);
   useEffect(() => {
     const before = kept.read<MadeUpClass>(keyOf(sessionId));
@@ -45,16 +51,29 @@ export function useMadeUpClass(sessionId: number, points: readonly JudgedPoint[]
         ...before,
         found: [
           ...before.found,
-          { id: before.found.length + 1, studentId, words: causeWords(cause, points) },
+          {
+            id: before.found.length + 1,
+            studentId,
+            words: causeWords(cause, points),
+            after: before.readings.length,
+          },
         ],
       })),
+    mended: (studentId) => {
+      const bench = students.find(({ id }) => id === studentId)?.bench;
+      return now.mended.find((one) => one.bench === bench)?.after ?? 0;
+    },
     takeBack: (id) => change((before) => ({ ...before, found: before.found.filter((one) => one.id !== id) })),
   };
   return {
     ...now,
     keeping,
     begin: (seed: number) => change(() => ({ ...FIRST, seed })),
-    mend: (bench: number) => change((before) => ({ ...before, mended: [...before.mended, bench] })),
+    mend: (bench: number) =>
+      change((before) => ({
+        ...before,
+        mended: [...before.mended, { bench, after: before.readings.length }],
+      })),
   };
 }
 

@@ -1,7 +1,9 @@
+import type { Knex } from 'knex';
 import type { Cause, FaultCounts } from '@/core';
 import { database, write } from '../db/connection';
 import { tellSession } from '../live';
 import { refuseStranger } from './belongs';
+import { toBeJudged } from './judgements';
 
 /** What was really wrong with a bench, as somebody found who looked. */
 export interface FoundFault {
@@ -12,9 +14,11 @@ export interface FoundFault {
   readonly words: string;
   readonly foundBy: string;
   readonly foundAt: string;
+  /** Number of the bench's last reading before it; 0 where there was none. */
+  readonly after: number;
 }
 
-export interface NewFound extends Omit<FoundFault, 'id'> {
+export interface NewFound extends Omit<FoundFault, 'id' | 'after'> {
   readonly entryKey: string;
 }
 
@@ -27,9 +31,11 @@ interface Stored {
   words: string;
   found_by: string;
   found_at: string;
+  after_reading: number;
 }
 
-function fromRow({ id, session_id, student_id, code, data, words, found_by, found_at }: Stored): FoundFault {
+function fromRow(row: Stored): FoundFault {
+  const { id, session_id, student_id, code, data, words, found_by, found_at, after_reading } = row;
   return {
     id,
     sessionId: session_id,
@@ -38,6 +44,7 @@ function fromRow({ id, session_id, student_id, code, data, words, found_by, foun
     words,
     foundBy: found_by,
     foundAt: found_at,
+    after: after_reading,
   };
 }
 
@@ -48,6 +55,7 @@ export async function addFound(found: NewFound): Promise<FoundFault> {
       Stored | undefined;
     if (known) return fromRow(known);
     await refuseStranger(trx, found.sessionId, found.studentId);
+    const after = await newestReading(trx, found);
     const [id] = await trx('found_faults').insert({
       session_id: found.sessionId,
       student_id: found.studentId,
@@ -56,18 +64,41 @@ export async function addFound(found: NewFound): Promise<FoundFault> {
       words: found.words,
       found_by: found.foundBy,
       found_at: found.foundAt,
+      after_reading: after,
       entry_key: found.entryKey,
     });
     const { entryKey: _sent, ...added } = found;
-    return { ...added, id: id! };
+    return { ...added, id: id!, after };
   });
   tellSession(kept.sessionId);
   return kept;
 }
 
+async function newestReading(
+  trx: Knex.Transaction,
+  { sessionId, studentId }: Pick<NewFound, 'sessionId' | 'studentId'>,
+): Promise<number> {
+  const row = (await trx('readings')
+    .where({ session_id: sessionId, student_id: studentId })
+    .max({ id: 'id' })
+    .first()) as { id: number | null };
+  return row.id ?? 0;
+}
+
+/** By student, the last reading before something was mended at their bench. */
+export async function mendedIn(sessionId: number): Promise<ReadonlyMap<number, number>> {
+  return new Map((await foundIn(sessionId)).map(({ studentId, after }) => [studentId, after]));
+}
+
 /** Takes back what was noted by a slip: it counts no more. */
 export async function removeFound(sessionId: number, id: number): Promise<void> {
-  await write((trx) => trx('found_faults').where({ id, session_id: sessionId }).delete());
+  await write(async (trx) => {
+    const row = (await trx('found_faults').where({ id, session_id: sessionId }).first()) as
+      Stored | undefined;
+    if (!row) return;
+    await trx('found_faults').where({ id }).delete();
+    await toBeJudged(trx, sessionId, row.student_id);
+  });
   tellSession(sessionId);
 }
 

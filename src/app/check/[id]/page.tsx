@@ -95,7 +95,12 @@ export default async function CheckPage({ params }: { params: Promise<{ id: stri
           })}
           photographed={pictures}
           meterAt={environment().meter}
-          found={found.map(({ id: foundId, studentId, words }) => ({ id: foundId, studentId, words }))}
+          found={found.map(({ id: foundId, studentId, words, after }) => ({
+            id: foundId,
+            studentId,
+            words,
+            after,
+          }))}
         />
       )}
     </div>

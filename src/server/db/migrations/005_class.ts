@@ -18,6 +18,8 @@ async function up(db: Knex): Promise<void> {
     table.text('words').notNullable();
     table.string('found_by').notNullable();
     table.string('found_at').notNullable();
+    // The bench's last reading before it: what is read later is read of a mended build.
+    table.integer('after_reading').notNullable();
     table.string('entry_key').notNullable().unique();
     table.index(['session_id', 'student_id'], 'found_faults_bench');
     table.index(['code'], 'found_faults_code');
