@@ -23,10 +23,12 @@ const NOT_YET: JudgedBench = { verdicts: {}, state: 'none' };
 /** A session with who is in it, what was read and how it stands: those who left are shown only where they have readings. */
 export async function checkBook(id: number): Promise<CheckBook> {
   const held = await session(id);
+  // Read before they are judged: what comes in between is judged already, and heard of by who follows the session. The
+  // other way round it would be shown and never judged.
+  const taken = await readings([id]);
   const fresh = await judgeSession(id);
-  const [ofGroup, taken, judgements, contexts, asFound] = await Promise.all([
+  const [ofGroup, judgements, contexts, asFound] = await Promise.all([
     group(held.groupId),
-    readings([id]),
     judgementsOf(id),
     contextsOf(id),
     expectationsOf(id),

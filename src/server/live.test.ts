@@ -200,3 +200,15 @@ describe('what was found', () => {
     expect(Object.keys((await stands()).verdicts)).toEqual(expect.arrayContaining(['R1', 'pack']));
   });
 });
+
+it('a session that is opened while somebody enters figures has a verdict on every figure that it shows', async () => {
+  for (let i = 0; i < 12; i++) {
+    const entered = addReading(reading(0, i % 2 ? 'D1' : 'R1', 1.8 + i / 100, { kind: 'retest' }));
+    const [book] = await Promise.all([checkBook(session), entered]);
+    const shown = new Set(
+      book.readings.flatMap(({ studentId, point }) => (studentId === students[0]!.id ? [point] : [])),
+    );
+    const judged = book.judged[book.students.findIndex(({ id }) => id === students[0]!.id)]!;
+    expect(Object.keys(judged.verdicts)).toEqual(expect.arrayContaining([...shown]));
+  }
+});
