@@ -140,7 +140,7 @@ export function BenchRow(props: Props) {
               judged={judged}
               points={points}
               judgedPoints={props.judgedPoints}
-              values={Object.fromEntries(readings.map((r) => [r.point, r.value]))}
+              values={Object.fromEntries([...counting].map((r) => [r.point, r.value]))}
               seen={glance?.typed}
               onHide={() => setWhy(false)}
             />
