@@ -29,10 +29,8 @@ export async function benchAdvice(sessionId: number, studentId: number): Promise
     sessionHints(sessionId),
     mendedIn(sessionId),
   ]);
-  const own = sinceMended(
-    all.filter((r) => r.studentId === studentId && r.point !== PREDICTED),
-    mended.get(studentId) ?? 0,
-  );
+  const ever = all.filter((r) => r.studentId === studentId && r.point !== PREDICTED);
+  const own = sinceMended(ever, mended.get(studentId) ?? 0);
   const bench = readAt(studentId, own, expectation);
   const { judged, verdicts } = await inThread('judge', { expectation, bench, readings: bench.noted });
   const { points } = expectation.dictionary;
@@ -43,11 +41,13 @@ export async function benchAdvice(sessionId: number, studentId: number): Promise
         judged.state === 'right' ? 'right' : adviceOf(verdicts[i]?.verdict, triesAt(own, point)),
       ] as const,
   );
+  // What was read before the bench was mended is to be read again.
+  const past = ever.filter(({ point }) => !triesAt(own, point)).map(({ point }) => [point, 'again'] as const);
   const { state, next, diagnosis } = judged;
   const hint = state === 'off' && diagnosis && isTold(hints, own) ? hintWords(diagnosis, points) : '';
   const more = next && nextWords({ next }, points);
   return {
-    points: Object.fromEntries(advices),
+    points: Object.fromEntries([...past, ...advices]),
     whole: state === 'right' && next ? 'so-far' : state,
     ...(hint ? { hint } : {}),
     ...(more ? { next: more } : {}),

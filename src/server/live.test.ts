@@ -7,6 +7,7 @@ import { liveReadings } from './liveReadings';
 import { sessionReport } from './report';
 import { ownBench } from './ownBench';
 import { DEFAULT_STYLE } from '@/core';
+import { keepContexts } from './repositories/benchContexts';
 import { addGroup, addStudents, group, type Student } from './repositories/groups';
 import { addFound, faultCounts, foundIn, removeFound } from './repositories/foundFaults';
 import { addLesson } from './repositories/lessons';
@@ -85,17 +86,25 @@ describe('who follows a session', () => {
   });
 });
 
-it('what was found is told to those who follow, and that it was taken back', async () => {
+/** What a page that follows the session is told of one kind, one after another. */
+function follow(event: 'found' | 'judged-by') {
   const stopper = new AbortController();
   const stream = liveReadings(session, 1e6, stopper.signal, async () => true).getReader();
-  const told = async (): Promise<unknown> => {
+  const told = async (): Promise<string> => {
     for (;;) {
       const { value } = await stream.read();
-      const data = /^event: found\ndata: (.*)$/mu.exec(new TextDecoder().decode(value))?.[1];
-      if (data !== undefined) return JSON.parse(data);
+      const data = new RegExp(`^event: ${event}\\ndata: (.*)$`, 'mu').exec(
+        new TextDecoder().decode(value),
+      )?.[1];
+      if (data !== undefined) return data;
     }
   };
-  expect(await told()).toEqual([]);
+  return { told, stop: () => stopper.abort() };
+}
+
+it('what was found is told to those who follow, and that it was taken back', async () => {
+  const { told, stop } = follow('found');
+  expect(await told()).toBe('[]');
   const { id } = await addFound({
     sessionId: session,
     studentId: students[0]!.id,
@@ -108,10 +117,28 @@ it('what was found is told to those who follow, and that it was taken back', asy
   const after = Math.max(
     ...(await readings([session])).filter((r) => r.studentId === students[0]!.id).map((r) => r.id),
   );
-  expect(await told()).toEqual([{ id, studentId: students[0]!.id, words: 'D1 the wrong way round', after }]);
+  expect(JSON.parse(await told())).toEqual([
+    { id, studentId: students[0]!.id, words: 'D1 the wrong way round', after },
+  ]);
   await removeFound(session, id);
-  expect(await told()).toEqual([]);
-  stopper.abort();
+  expect(await told()).toBe('[]');
+  stop();
+});
+
+it('what benches are judged by is told whenever it is another', async () => {
+  const { told, stop } = follow('judged-by');
+  const [lessonVersion] = (await told()).split(' ');
+  const different = {
+    studentId: students[0]!.id,
+    context: { ohms: {}, lamps: {} },
+    version: 0,
+    expectation: undefined,
+  };
+  await keepContexts(session, Number(lessonVersion), [different]);
+  expect(await told()).toBe(`${lessonVersion} ${students[0]!.id}:1`);
+  await keepContexts(session, Number(lessonVersion), [{ ...different, version: 1 }]);
+  expect(await told()).toBe(`${lessonVersion} ${students[0]!.id}:2`);
+  stop();
 });
 
 describe('a seat', () => {
@@ -192,6 +219,10 @@ describe('what was found', () => {
     expect(mended.state).toBe('right');
     expect(Object.keys(mended.verdicts)).toEqual(['R1']);
     // A figure that is off now is read once more, however often it was read of the build before.
+    expect((await benchAdvice(session, students[1]!.id)).points).toMatchObject({
+      R1: 'right',
+      pack: 'again',
+    });
     await addReading(reading(1, 'pack', 3.1, { kind: 'retest' }));
     expect((await benchAdvice(session, students[1]!.id)).points).toMatchObject({ pack: 'again' });
 

@@ -1,3 +1,4 @@
+import { judgedByNow } from './judgedBy';
 import { listenTo } from './live';
 import { foundIn } from './repositories/foundFaults';
 import { readingsAfter } from './repositories/readings';
@@ -7,7 +8,7 @@ const PING_MS = 15_000;
 /** Where nobody told of it, another program may have added something. */
 const LOOK_MS = 5_000;
 
-/** All that was found wrong in a session, as text: it is told whole whenever it is another. */
+/** All that was found wrong in a session, as text. */
 async function foundNow(sessionId: number): Promise<string> {
   const all = await foundIn(sessionId);
   return JSON.stringify(all.map(({ id, studentId, words, after }) => ({ id, studentId, words, after })));
@@ -30,9 +31,16 @@ export function liveReadings(
   return new ReadableStream({
     start(out) {
       let after = last;
-      let found: string | undefined;
+      const told = new Map<string, string>();
       let busy = false;
       let again = false;
+      /** What is told whole, whenever it is another. */
+      const tell = async (event: string, asked: Promise<string>) => {
+        const now = await asked.catch(() => undefined);
+        if (now === undefined || now === told.get(event)) return;
+        told.set(event, now);
+        out.enqueue(text.encode(`event: ${event}\ndata: ${now}\n\n`));
+      };
       const send = async () => {
         again = true;
         if (busy) return;
@@ -44,9 +52,8 @@ export function liveReadings(
             after = row.id;
             out.enqueue(text.encode(`id: ${row.id}\ndata: ${JSON.stringify(row)}\n\n`));
           }
-          const now = await foundNow(sessionId).catch(() => found);
-          if (now !== undefined && now !== found) out.enqueue(text.encode(`event: found\ndata: ${now}\n\n`));
-          found = now;
+          await tell('found', foundNow(sessionId));
+          await tell('judged-by', judgedByNow(sessionId));
         }
         busy = false;
       };

@@ -111,7 +111,9 @@ test('a picture is laid under the plan by its four corners; what differs is tapp
   await expect(page.getByRole('link', { name: 'Bench 1 beside its plan: there is a picture' })).toBeVisible();
 });
 
-test('what is different on a bench counts there, and a table brings a whole class in', async ({ page }) => {
+test('what is different on a bench counts there and is told to others, and a table brings a whole class in', async ({
+  page,
+}) => {
   await makeGroup(page, 'Turnstone', 'Ala\nBek');
   await startLesson(page, 'Turnstone lamp');
   await giveTo(page, 'Turnstone (2)');
@@ -127,10 +129,18 @@ test('what is different on a bench counts there, and a table brings a whole clas
   await expect(cell(page, 2, 'current')).toHaveValue('4,57');
   await expect(row(page, 1)).toContainText('off');
   await expect(row(page, 2)).toContainText('off');
+  const other = await page.context().newPage();
+  await other.goto(page.url());
+  await expect(row(other, 1)).toContainText('off');
   await page.getByRole('button', { name: 'Ala', exact: true }).click();
   await page.getByLabel(spaced('R1, planned 330 Ω')).fill('660');
   await page.getByRole('button', { name: 'Judge this bench by it' }).click();
   await expect(row(page, 1)).toContainText(spaced('R1 660 Ω'));
   await expect(row(page, 1).locator('.state')).toContainText('right');
   await expect(row(page, 2).locator('.state')).toContainText('off');
+  await other.getByRole('button', { name: 'Take in what is new' }).click();
+  await expect(row(other, 1)).toContainText(spaced('R1 660 Ω'));
+  await expect(row(other, 1).locator('.state')).toContainText('right');
+  await expect(other.getByText('What benches are judged by has changed')).toHaveCount(0);
+  await other.close();
 });

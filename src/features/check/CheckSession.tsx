@@ -1,5 +1,6 @@
 'use client';
 
+import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import type { SessionExpectation } from '@/core';
@@ -27,6 +28,8 @@ export interface CheckSessionProps extends Omit<
   readonly mayDiffer?: boolean;
   readonly readings: readonly Reading[];
   readonly outdated: boolean;
+  /** By what the benches are judged in this page, as a word. */
+  readonly judgedBy: string;
   readonly renewed: boolean;
   /** What was really found wrong, in words, by bench. */
   readonly found: readonly Found[];
@@ -41,9 +44,21 @@ interface Different extends KnownContext {
 
 /** The grid of a session of the house: what is typed is kept, and follows what others type. */
 export function CheckSession(props: CheckSessionProps) {
-  const { readings, outdated, renewed, found, meterAt, different = NONE, mayDiffer = false, ...grid } = props;
+  const {
+    readings,
+    outdated,
+    renewed,
+    judgedBy,
+    found,
+    meterAt,
+    different = NONE,
+    mayDiffer = false,
+    ...grid
+  } = props;
   const { sessionId, expectation } = grid;
+  const router = useRouter();
   const [differs, setDiffers] = useState<Bench>();
+  const [judgedNow, setJudgedNow] = useState(props.judgedBy);
   const asFound = useMemo(
     () =>
       new Map(
@@ -63,6 +78,7 @@ export function CheckSession(props: CheckSessionProps) {
     readings,
     ({ studentId, point, typed }, message) => refused.refuse(`${studentId} ${point}`, { typed, message }),
     faults.follow,
+    setJudgedNow,
   );
   const keeping: Keeping = {
     ...refused,
@@ -87,6 +103,14 @@ export function CheckSession(props: CheckSessionProps) {
         </p>
       )}
       <Renewal sessionId={sessionId} outdated={outdated} renewed={renewed} />
+      {judgedNow !== judgedBy && (
+        <Note live>
+          What benches are judged by has changed; the bands and verdicts here are from before.{' '}
+          <Button variant="text" className="btn-text" onClick={() => router.refresh()}>
+            Take in what is new
+          </Button>
+        </Note>
+      )}
       {outbox.problem && (
         <Note kind="refusal" live>
           {outbox.waiting.length} {outbox.waiting.length === 1 ? 'reading is' : 'readings are'} kept in this{' '}

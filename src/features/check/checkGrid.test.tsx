@@ -40,6 +40,7 @@ function open(more: Partial<CheckSessionProps> = {}) {
       judged={students.map(() => ({ state: 'none', verdicts: {} }))}
       predicted="predicted"
       outdated={false}
+      judgedBy="3 10:1"
       renewed={false}
       found={[]}
       {...more}

@@ -31,16 +31,17 @@ class Source extends EventTarget {
 const newest = () => Source.all[Source.all.length - 1]!;
 
 function followed(after: number) {
-  const [heard, found]: [number[], unknown[]] = [[], []];
+  const [heard, found, judgedBy]: [number[], unknown[], string[]] = [[], [], []];
   const hook = renderHook(() =>
     useLive(
       4,
       after,
       ({ id }: LiveReading) => heard.push(id),
       (all) => found.push(all),
+      (word) => judgedBy.push(word),
     ),
   );
-  return { ...hook, heard, found };
+  return { ...hook, heard, found, judgedBy };
 }
 
 beforeEach(() => {
@@ -55,7 +56,7 @@ afterEach(() => {
 
 describe('a page that follows its session', () => {
   it('asks for what came after the last reading that it shows, and hears of each', () => {
-    const { result, heard, found } = followed(41);
+    const { result, heard, found, judgedBy } = followed(41);
     expect(newest().url).toBe('/check/4/live?after=41');
     expect(result.current).toBe(false);
     act(() => newest().onopen?.());
@@ -65,6 +66,8 @@ describe('a page that follows its session', () => {
     expect(heard).toEqual([42, 45]);
     const data = JSON.stringify([{ id: 1, studentId: 11, words: 'D1 the wrong way round', after: 42 }]);
     act(() => void newest().dispatchEvent(new MessageEvent('found', { data })));
+    act(() => void newest().dispatchEvent(new MessageEvent('judged-by', { data: '3 11:2' })));
+    expect(judgedBy).toEqual(['3 11:2']);
     expect(found).toEqual([[{ id: 1, studentId: 11, words: 'D1 the wrong way round', after: 42 }]]);
   });
 

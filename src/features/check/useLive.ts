@@ -14,12 +14,13 @@ export function useLive(
   after: number,
   onReading: (reading: LiveReading) => void,
   onFound: (found: readonly Found[]) => void,
+  onJudgedBy: (word: string) => void,
 ): boolean {
   const [on, setOn] = useState(false);
   const first = useRef(after);
-  const listener = useRef({ onReading, onFound });
+  const listener = useRef({ onReading, onFound, onJudgedBy });
   useEffect(() => {
-    listener.current = { onReading, onFound };
+    listener.current = { onReading, onFound, onJudgedBy };
   });
   useEffect(() => {
     if (typeof EventSource === 'undefined') return;
@@ -35,6 +36,9 @@ export function useLive(
       };
       source.addEventListener('found', ({ data }: MessageEvent<string>) =>
         listener.current.onFound(JSON.parse(data) as Found[]),
+      );
+      source.addEventListener('judged-by', ({ data }: MessageEvent<string>) =>
+        listener.current.onJudgedBy(data),
       );
       source.onerror = () => {
         setOn(false);

@@ -13,6 +13,7 @@ export function useReadings(
   first: readonly Reading[],
   onRefused: (reading: NewReading, message: string) => void,
   onFound: (found: readonly Found[]) => void,
+  onJudgedBy: (word: string) => void,
 ) {
   const [taken, setTaken] = useState(first);
   /** Keys of readings that were heard of before the answer to who sent them. */
@@ -30,6 +31,7 @@ export function useReadings(
       add(reading);
     },
     onFound,
+    onJudgedBy,
   );
   const all = useMemo(() => {
     const waiting = outbox.waiting

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import { benchContextSchema, isEmptyContext, type BenchContext, type SessionExpectation } from '@/core';
 import { database, write } from '../db/connection';
+import { tellSession } from '../live';
 import { refuseStranger } from './belongs';
 import { toBeJudged } from './judgements';
 import { expectationFrom } from './keptExpectation';
@@ -36,18 +37,19 @@ export async function contextsOf(sessionId: number): Promise<HeldContext[]> {
 
 /** What benches of a session are judged by besides the session's own figures, by student. */
 export async function expectationsOf(sessionId: number): Promise<Map<number, SessionExpectation>> {
-  const db = await database();
-  const session = (await db('sessions').where({ id: sessionId }).first('summary')) as
-    { summary: string } | undefined;
-  if (!session) return new Map();
-  const rows = (await db('bench_expectations')
-    .where({ session_id: sessionId, lesson_version: versionIn(session.summary) })
+  const rows = (await (
+    await database()
+  )('bench_expectations')
+    .where({ session_id: sessionId, lesson_version: await judgedVersion(sessionId) })
     .select('student_id', 'expectation')) as { student_id: number; expectation: string }[];
   return new Map(rows.map(({ student_id, expectation }) => [student_id, expectationFrom(expectation)]));
 }
 
-function versionIn(summary: string): number {
-  return (JSON.parse(summary) as { lessonVersion: number }).lessonVersion;
+/** The version of its lesson that a session is judged by; 0 where there is no such session. */
+export async function judgedVersion(sessionId: number): Promise<number> {
+  const row = (await (await database())('sessions').where({ id: sessionId }).first('summary')) as
+    { summary: string } | undefined;
+  return row ? (JSON.parse(row.summary) as { lessonVersion: number }).lessonVersion : 0;
 }
 
 /**
@@ -73,6 +75,7 @@ export async function keepContexts(
       await toBeJudged(trx, sessionId, studentId);
     }
   });
+  tellSession(sessionId);
 }
 
 /** Keeps what benches are judged by when their session takes a newer version of its lesson; those of the earlier one stay. */

@@ -8,6 +8,7 @@ import { checkBook } from '@/server/checkBook';
 import { orMissing } from '@/server/orMissing';
 import { pageId } from '@/server/pageId';
 import { codesOf } from '@/server/repositories/codes';
+import { judgedBy } from '@/server/judgedBy';
 import { environment } from '@/server/env';
 import { lessonVersion } from '@/server/repositories/lessons';
 import { photographed } from '@/server/repositories/photos';
@@ -34,6 +35,7 @@ export default async function CheckPage({ params }: { params: Promise<{ id: stri
     educates ? seatsOf(session.id) : ([] as number[]),
     photographed(session.id),
   ]);
+  const standard = judgedBy(session.summary.lessonVersion, contexts);
   return (
     <div className="page wide">
       <div className="page-head">
@@ -75,7 +77,8 @@ export default async function CheckPage({ params }: { params: Promise<{ id: stri
         </p>
       ) : (
         <CheckSession
-          key={`${session.id} ${session.version} ${contexts.map(({ studentId, version: v }) => `${studentId}:${v}`).join()}`}
+          key={`${session.id} ${session.version} ${standard}`}
+          judgedBy={standard}
           sessionId={session.id}
           expectation={session.expectation}
           students={students.map(({ id: studentId, bench, nickname }) => ({
