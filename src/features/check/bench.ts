@@ -5,6 +5,11 @@ export interface Bench {
   readonly nickname: string;
 }
 
+/** Of a student, what a grid shows: nothing else of them leaves the server. */
+export function benchOf({ id, bench, nickname }: Bench): Bench {
+  return { id, bench, nickname };
+}
+
 /** What was typed and not taken, why, and the figure that was perhaps meant. */
 export interface Refused {
   readonly typed: string;

@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import { isEmptyContext } from '@/core';
 import '@/features/check/check.css';
+import { benchOf } from '@/features/check/bench';
 import { CheckSession } from '@/features/check/CheckSession';
 import { HelpersIn } from '@/features/check/HelpersIn';
 import { admit } from '@/server/access/admit';
@@ -81,11 +82,7 @@ export default async function CheckPage({ params }: { params: Promise<{ id: stri
           judgedBy={standard}
           sessionId={session.id}
           expectation={session.expectation}
-          students={students.map(({ id: studentId, bench, nickname }) => ({
-            id: studentId,
-            bench,
-            nickname,
-          }))}
+          students={students.map(benchOf)}
           readings={readings}
           judged={judged}
           predicted={PREDICTED}

@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import '@/features/check/check.css';
 import '@/features/practice/practice.css';
+import { benchOf } from '@/features/check/bench';
 import { Practice } from '@/features/practice/Practice';
 import { admit } from '@/server/access/admit';
 import { checkBook } from '@/server/checkBook';
@@ -40,11 +41,7 @@ export default async function PracticePage({ params }: { params: Promise<{ id: s
         <Practice
           sessionId={session.id}
           expectation={session.expectation}
-          students={students.map(({ id: studentId, bench, nickname }) => ({
-            id: studentId,
-            bench,
-            nickname,
-          }))}
+          students={students.map(benchOf)}
           predicted={PREDICTED}
           usual={practice.usual}
         />
