@@ -1,20 +1,13 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import {
-  GLANCE,
-  glanceVerdict,
-  sinceMended,
-  type Cause,
-  type Expected,
-  type JudgedBench,
-  type JudgedPoint,
-} from '@/core';
+import { GLANCE, glanceVerdict, type Cause, type Expected, type JudgedBench, type JudgedPoint } from '@/core';
 import { pointName } from '@/messages/points';
 import type { Reading } from '@/server/repositories/readings';
 import { StatusMark, STATUS_WORDS } from '@/ui/StatusMark';
 import type { Bench, Refused } from './bench';
 import { BenchName, type BenchNameProps } from './BenchName';
 import { CauseWords } from './CauseWords';
+import { countingOf } from './counting';
 import { FoundMenu, possibleCauses } from './FoundMenu';
 import { ReadingCell } from './ReadingCell';
 import type { Found } from './useFound';
@@ -51,13 +44,13 @@ export function BenchRow(props: Props) {
   const { onMeter } = props;
   const [why, setWhy] = useState(false);
   const state = judged?.state ?? 'none';
-  const measured = readings.filter((r) => r.point !== predicted);
-  const counting = new Set(sinceMended(measured, props.mended));
-  const glance = measured.filter((r) => r.point === GLANCE && counting.has(r)).at(-1);
+  const counting = countingOf(readings, predicted, props.mended);
+  const glance = counting.filter((r) => r.point === GLANCE).at(-1);
   const lastFound = Math.max(0, ...found.map(({ after }) => after));
-  /** What is said of the bench now is not what was found already. */
   const causes = possibleCauses(judged);
-  const isAnew = found.length === 0 || measured.some(({ id }) => id > lastFound || id < 0);
+  /** What is said of the bench now is not what was found already. */
+  const isAnew =
+    found.length === 0 || readings.some(({ point, id }) => point !== predicted && (id > lastFound || id < 0));
   const glanced = glance && glanceVerdict(glance.value);
   const nameOf = (id: string) => {
     if (id === GLANCE) return 'lamps';
@@ -70,8 +63,8 @@ export function BenchRow(props: Props) {
     return problem ? [{ point, problem }] : [];
   });
   const isPast = (point: string) => {
-    const newest = measured.filter((r) => r.point === point).at(-1);
-    return newest !== undefined && !counting.has(newest);
+    const newest = readings.filter((r) => r.point === point).at(-1);
+    return newest !== undefined && !counting.includes(newest);
   };
   const cell = (point: string, column: number, band: Expected | undefined) => (
     <ReadingCell
@@ -140,7 +133,7 @@ export function BenchRow(props: Props) {
               judged={judged}
               points={points}
               judgedPoints={props.judgedPoints}
-              values={Object.fromEntries([...counting].map((r) => [r.point, r.value]))}
+              values={Object.fromEntries(counting.map((r) => [r.point, r.value]))}
               seen={glance?.typed}
               onHide={() => setWhy(false)}
             />

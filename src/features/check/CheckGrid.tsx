@@ -6,7 +6,6 @@ import {
   formatPlain,
   lampsIn,
   partsIn,
-  sinceMended,
   type Expected,
   type JudgedBench,
   type SessionExpectation,
@@ -17,6 +16,7 @@ import { issueSentence } from '@/messages/issues';
 import { newKey } from '@/ui/newKey';
 import { Note } from '@/ui/Note';
 import type { Bench } from './bench';
+import { countingOf } from './counting';
 import { READING_FIELDS, readingSchema } from './reading';
 import { BenchRow } from './BenchRow';
 import { FromTable } from './FromTable';
@@ -72,10 +72,11 @@ export function CheckGrid(props: CheckGridProps) {
     () =>
       students.map(({ id }) => ({
         ...benchRead(
-          sinceMended(
-            all.filter((r) => r.studentId === id && r.point !== predicted),
+          countingOf(
+            all.filter((r) => r.studentId === id),
+            predicted,
             mended(id),
-          ),
+          ).filter(({ point }) => point !== predicted),
           lamps,
           parts,
         ),
@@ -144,7 +145,13 @@ export function CheckGrid(props: CheckGridProps) {
           predicted={predicted}
           again={again}
           current={(studentId, point) =>
-            all.filter((r) => r.studentId === studentId && r.point === point).at(-1)?.typed
+            countingOf(
+              all.filter((r) => r.studentId === studentId),
+              predicted,
+              mended(studentId),
+            )
+              .filter((r) => r.point === point)
+              .at(-1)?.typed
           }
           onEnter={(figures) => figures.forEach((one) => take(one.student, one.point, one.typed))}
         />
