@@ -50,6 +50,8 @@ export function useLessonDraft(id: number, first: LessonContent, firstVersion: n
   const desk = useHistory<Desk>({ content: first, trial: undefined });
   const { content, trial } = desk.now;
   const [stored, setStored] = useState<Stored>({ content: first, at: savedAt });
+  /** Sent, and not answered yet: what the database has meanwhile is not known. */
+  const [sent, setSent] = useState<LessonContent | undefined>();
   const [failure, setFailure] = useState<Failure | undefined>();
   const [found, setFound] = useState<Found | undefined>();
   /** When changes that were made here before were put back by themselves. */
@@ -59,20 +61,19 @@ export function useLessonDraft(id: number, first: LessonContent, firstVersion: n
   const saving = useRef<Promise<void>>(Promise.resolve());
   const drafts = useRef<Drafts>(undefined);
   const newest = useRef(content);
+  /** Sent before, and never answered: it may stand in the database. */
+  const unanswered = useRef<LessonContent>(undefined);
 
   const store = useCallback(
     (next: LessonContent) => {
       saving.current = saving.current.then(async () => {
         // Overtaken while it waited its turn: the newer one follows.
         if (next !== newest.current) return;
-        const answer = await keepLesson(id, version.current, next).catch(() => undefined);
+        setSent(next);
+        const answer = await send(id, version, unanswered, next);
+        if (answer) setSent(undefined);
         const theirs = answer && !answer.ok ? answer.theirs : undefined;
-        // The same stands there: the answer to an earlier try was lost on its way.
-        const saved = answer?.ok
-          ? answer.value
-          : theirs && same(theirs.value, next)
-            ? { version: theirs.version, at: new Date().toISOString() }
-            : undefined;
+        const saved = savedBy(answer, next);
         if (saved) {
           version.current = saved.version;
           setStored({ content: next, at: saved.at });
@@ -114,7 +115,7 @@ export function useLessonDraft(id: number, first: LessonContent, firstVersion: n
   }, [id]);
 
   // Whatever changes the lesson, a word, the board, undo or redo, is kept the same way.
-  const settled = content === stored.content;
+  const settled = content === stored.content && sent === undefined;
   useEffect(() => {
     newest.current = content;
     if (settled) drafts.current?.settle();
@@ -185,6 +186,41 @@ export function useLessonDraft(id: number, first: LessonContent, firstVersion: n
     restore,
     forget,
   };
+}
+
+type Kept = Awaited<ReturnType<typeof keepLesson>>;
+
+/** Sends a lesson to be kept; past an earlier change of this page that came through though its answer was lost. */
+async function send(
+  id: number,
+  version: { current: number },
+  unanswered: { current: LessonContent | undefined },
+  next: LessonContent,
+): Promise<Kept | undefined> {
+  const keep = () => keepLesson(id, version.current, next).catch(() => undefined);
+  const before = unanswered.current;
+  let answer = await keep();
+  if (before && !same(before, next) && answer && !answer.ok && answer.theirs) {
+    const { theirs } = answer;
+    if (same(theirs.value, before)) {
+      version.current = theirs.version;
+      answer = await keep();
+    }
+  }
+  unanswered.current = answer ? undefined : next;
+  return answer;
+}
+
+/** The version under which it stands in the database; where the same stood there already, its answer was lost on its way. */
+function savedBy(
+  answer: Kept | undefined,
+  next: LessonContent,
+): { readonly version: number; readonly at: string } | undefined {
+  if (!answer) return undefined;
+  if (answer.ok) return answer.value;
+  const { theirs } = answer;
+  if (!theirs || !same(theirs.value, next)) return undefined;
+  return { version: theirs.version, at: new Date().toISOString() };
 }
 
 function keepDraft(drafts: Drafts | undefined, content: LessonContent, version: number): boolean {
