@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { StepBoard } from '@/features/sheet/steps/StepBoard';
 import { useKept } from '@/features/hooks/useKept';
@@ -20,8 +20,14 @@ export function BenchWork({ own }: { own: OwnBench }) {
   const at = Math.max(0, Math.min(steps.length, Number(kept) || 0));
   const go = (to: number) => keep(String(Math.max(0, Math.min(steps.length, to))));
   const [advice, setAdvice] = useState<BenchAdvice>();
+  const [unanswered, setUnanswered] = useState('');
+  const asked = useRef(0);
   const ask = useCallback(async () => {
+    const number = ++asked.current;
+    setAdvice(undefined);
     const answer = await heard(adviceFor(studentId));
+    if (number !== asked.current) return;
+    setUnanswered(answer.ok ? '' : answer.message);
     if (answer.ok) setAdvice(answer.value);
   }, [studentId]);
   const readings = useOwnReadings(own, () => void ask());
@@ -46,7 +52,17 @@ export function BenchWork({ own }: { own: OwnBench }) {
       {at < steps.length && sheet ? (
         <OneOf key={at} own={own} at={at} />
       ) : (
-        <Measure own={own} readings={readings} advice={advice} />
+        <>
+          <Measure own={own} readings={readings} advice={readings.waiting === 0 ? advice : undefined} />
+          {unanswered && (
+            <p role="status" className="problem">
+              How it stands is not known: {unanswered}{' '}
+              <Button variant="quiet" onClick={() => void ask()}>
+                Ask again
+              </Button>
+            </p>
+          )}
+        </>
       )}
       <footer className="bench-thumb">
         <Button variant="quiet" disabled={at === 0} onClick={() => go(at - 1)}>

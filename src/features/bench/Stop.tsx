@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { capital } from '@/messages/grammar';
@@ -27,6 +27,9 @@ export function Stop({ stop, at, onTold }: Props) {
   const [tries, setTries] = useState(0);
   const [advice, setAdvice] = useState<GateAdvice>();
   const [problem, setProblem] = useState('');
+  const [asking, setAsking] = useState(false);
+  /** Changes of what was said: an answer is of what stood there when it was asked. */
+  const changes = useRef(0);
   const asked = lamps.length + readings.length > 0;
   if (!looking)
     return (
@@ -38,15 +41,23 @@ export function Stop({ stop, at, onTold }: Props) {
       </div>
     );
   const say = async () => {
+    const said = changes.current;
+    setAsking(true);
     const answer = await heard(stopAdvice(at, { lit: [...lit], readings: typed, tries }));
+    setAsking(false);
     setProblem(answer.ok ? '' : answer.message);
     if (!answer.ok) return;
     setTries(tries + 1);
+    if (said !== changes.current) return;
     setAdvice(answer.value);
     if (answer.value.right || answer.value.lamps === 'ask') onTold();
   };
-  const turn = (lamp: string) => {
+  const changed = () => {
+    changes.current++;
     setAdvice(undefined);
+  };
+  const turn = (lamp: string) => {
+    changed();
     setLit(
       (before) => new Set(before.has(lamp) ? [...before].filter((one) => one !== lamp) : [...before, lamp]),
     );
@@ -84,7 +95,7 @@ export function Stop({ stop, at, onTold }: Props) {
               maxLength={40}
               value={typed[id] ?? ''}
               onChange={(event) => {
-                setAdvice(undefined);
+                changed();
                 setTyped({ ...typed, [id]: event.target.value });
               }}
             />
@@ -93,7 +104,7 @@ export function Stop({ stop, at, onTold }: Props) {
           <Told advice={advice?.readings[id]} />
         </Form.Group>
       ))}
-      <Button size="lg" onClick={() => void say()}>
+      <Button size="lg" disabled={asking} onClick={() => void say()}>
         That is what I see
       </Button>
       <Problem>{problem}</Problem>

@@ -53,6 +53,21 @@ describe('a stop of the card', () => {
     expect(told).toHaveBeenCalled();
   });
 
+  it('hears nothing of what was changed while it was asked about', async () => {
+    let answer: (given: Awaited<ReturnType<typeof stopAdvice>>) => void = () => undefined;
+    advice.mockReturnValueOnce(new Promise((resolve) => (answer = resolve)));
+    const { user } = show(<Stop stop={STOP} at={4} onTold={told} />);
+    await user.click(screen.getByRole('button', { name: 'I have looked' }));
+    const say = screen.getByRole<HTMLButtonElement>('button', { name: 'That is what I see' });
+    await user.click(say);
+    expect(say.disabled).toBe(true);
+    await user.click(screen.getByRole('button', { name: 'D1 dark' }));
+    answer({ ok: true, value: { lamps: 'right', readings: {}, right: true } });
+    await waitFor(() => expect(say.disabled).toBe(false));
+    expect(told).not.toHaveBeenCalled();
+    expect(screen.queryByText('right')).toBeNull();
+  });
+
   it('at which nothing can be said tells as soon as one has looked', async () => {
     const { user } = show(<Stop stop={{ lamps: [], hold: '', readings: [] }} at={4} onTold={told} />);
     await user.click(screen.getByRole('button', { name: 'I have looked' }));

@@ -87,7 +87,8 @@ export function CheckSession(props: CheckSessionProps) {
     send: outbox.send,
     settle: outbox.settle,
     found: faults.found,
-    note: (studentId, cause, by) => void faults.note(studentId, cause, by),
+    // What it was found by is kept before it, so that it is not taken for a reading of the mended bench.
+    note: (studentId, cause, by) => void outbox.retry().then(() => faults.note(studentId, cause, by)),
     takeBack: (id) => void faults.takeBack(id),
     mended: (id) => Math.max(0, ...faults.found.filter((f) => f.studentId === id).map((f) => f.after)),
   };
@@ -118,7 +119,7 @@ export function CheckSession(props: CheckSessionProps) {
             ? 'page only: this browser’s own store is full or blocked, so leave the page open'
             : 'browser only'}
           . {outbox.problem}{' '}
-          <Button variant="text" className="btn-text" onClick={outbox.retry}>
+          <Button variant="text" className="btn-text" onClick={() => void outbox.retry()}>
             Send again
           </Button>
         </Note>

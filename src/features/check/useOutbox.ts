@@ -120,5 +120,5 @@ export function useOutbox(sessionId: number, told: Told) {
       ({ reading, refused }) => !refused || reading.studentId !== studentId || reading.point !== point,
     );
   };
-  return { waiting, problem, unkept, send, settle, retry: () => void flush() };
+  return { waiting, problem, unkept, send, settle, retry: flush };
 }

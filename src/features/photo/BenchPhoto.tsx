@@ -102,7 +102,8 @@ function Beside({ sessionId, studentId, sheet, photo, lamps, parts, seen }: Prop
   const [said, setSaid] = useState(seen);
   const [marks, setMarks] = useState<Marks>(() => marksIn(seen, lamps, parts));
   const [picked, setPicked] = useState<string>();
-  const [kept, setKept] = useState(false);
+  /** The marks that stand in the grid, where they were put in from here. */
+  const [kept, setKept] = useState<Marks>();
   const [problem, setProblem] = useState('');
   const [helper] = useHelperName();
   const source = `/check/${sessionId}/photos/${photo.id}`;
@@ -115,7 +116,6 @@ function Beside({ sessionId, studentId, sheet, photo, lamps, parts, seen }: Prop
     setLaid(true);
   };
   const mark = (part: string, word: Marks[string] | undefined) => {
-    setKept(false);
     setMarks(({ [part]: _gone, ...rest }) => (word ? { ...rest, [part]: word } : rest));
   };
   const save = async () => {
@@ -130,8 +130,9 @@ function Beside({ sessionId, studentId, sheet, photo, lamps, parts, seen }: Prop
       }),
     );
     setProblem(answer.ok ? '' : answer.message);
-    setKept(answer.ok);
-    if (answer.ok) setSaid(answer.value);
+    if (!answer.ok) return;
+    setKept(marks);
+    setSaid(answer.value);
   };
   return (
     <div className="beside">
@@ -196,7 +197,7 @@ function Beside({ sessionId, studentId, sheet, photo, lamps, parts, seen }: Prop
                 Move the four marks
               </Button>
             </div>
-            {kept && <p role="status">It stands under “lamps” in the grid, and counts.</p>}
+            {kept === marks && <p role="status">It stands under “lamps” in the grid, and counts.</p>}
           </>
         ) : (
           <>
