@@ -218,6 +218,10 @@ describe('what was found', () => {
     const mended = await stands();
     expect(mended.state).toBe('right');
     expect(Object.keys(mended.verdicts)).toEqual(['R1']);
+    expect((await sessionReport(session)).rows[1]!.figures).toMatchObject({
+      R1: { typed: '2.92', verdict: 'right', isPast: false },
+      pack: { isPast: true, verdict: undefined },
+    });
     // A figure that is off now is read once more, however often it was read of the build before.
     expect((await benchAdvice(session, students[1]!.id)).points).toMatchObject({
       R1: 'right',

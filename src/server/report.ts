@@ -1,4 +1,12 @@
-import { lampsIn, GLANCE, type Diagnosis, type Expected, type JudgedPoint, type VerdictName } from '@/core';
+import {
+  GLANCE,
+  lampsIn,
+  sinceMended,
+  type Diagnosis,
+  type Expected,
+  type JudgedPoint,
+  type VerdictName,
+} from '@/core';
 import { likeliestWords } from '@/messages/causes';
 import { checkBook } from './checkBook';
 import { database } from './db/connection';
@@ -11,6 +19,8 @@ export interface ReportedFigure {
   readonly typed: string;
   readonly verdict: VerdictName | undefined;
   readonly times: number;
+  /** It was read before the bench was mended, and counts no more. */
+  readonly isPast: boolean;
 }
 
 export interface ReportRow {
@@ -50,6 +60,8 @@ export async function sessionReport(id: number): Promise<Report> {
   const { dictionary, expected } = session.expectation;
   const rows = students.map((student, i): ReportRow => {
     const own = readings.filter((r) => r.studentId === student.id);
+    const ownFound = found.filter((one) => one.studentId === student.id);
+    const mended = Math.max(0, ...ownFound.map(({ after }) => after));
     const { state, next, diagnosis, verdicts } = judged[i]!;
     return {
       studentId: student.id,
@@ -58,14 +70,11 @@ export async function sessionReport(id: number): Promise<Report> {
       state,
       soFar: state === 'right' && next !== undefined,
       predicted: lastAt(own, PREDICTED)?.typed ?? '',
-      figures: figuresOf(own, (point, value) =>
+      figures: figuresOf(own, mended, (point, value) =>
         point === GLANCE ? (value === 0 ? 'right' : 'off') : verdicts[point]?.verdict,
       ),
       cause: diagnosis && state !== 'right' ? perhaps(diagnosis, dictionary.points) : '',
-      found: found
-        .filter((one) => one.studentId === student.id)
-        .map(({ words }) => words)
-        .join('; '),
+      found: ownFound.map(({ words }) => words).join('; '),
       minutes: minutesOf(own),
     };
   });
@@ -90,14 +99,19 @@ function lastAt(own: readonly Reading[], point: string): Reading | undefined {
 
 function figuresOf(
   own: readonly Reading[],
+  mended: number,
   verdictAt: (point: string, value: number) => VerdictName | undefined,
 ): ReportRow['figures'] {
-  const points = new Set(own.map(({ point }) => point).filter((point) => point !== PREDICTED));
+  const measured = own.filter(({ point }) => point !== PREDICTED);
+  const counting = sinceMended(measured, mended);
+  const points = new Set(measured.map(({ point }) => point));
   return Object.fromEntries(
     [...points].map((point) => {
-      const { typed, value } = lastAt(own, point)!;
+      const last = lastAt(own, point)!;
+      const isPast = !counting.includes(last);
       const times = own.filter((reading) => reading.point === point).length;
-      return [point, { typed, verdict: verdictAt(point, value), times }];
+      const verdict = isPast ? undefined : verdictAt(point, last.value);
+      return [point, { typed: last.typed, verdict, times, isPast }];
     }),
   );
 }

@@ -86,7 +86,7 @@ function standsWords({ state, soFar }: ReportRow): string {
 function Figure({ row, point }: { row: ReportRow; point: string }) {
   const figure = row.figures[point];
   if (!figure) return <td />;
-  const { typed, verdict, times } = figure;
+  const { typed, verdict, times, isPast } = figure;
   return (
     <td>
       {verdict && verdict !== 'right' && (
@@ -94,7 +94,7 @@ function Figure({ row, point }: { row: ReportRow; point: string }) {
           <StatusMark status={verdict} />{' '}
         </>
       )}
-      {typed}
+      {isPast ? <s title="read before it was mended">{typed}</s> : typed}
       {times > 1 && <span className="small-print"> {times}×</span>}
     </td>
   );

@@ -1,7 +1,7 @@
 import { columnUnit, GLANCE, toCsv } from '@/core';
 import { pointName } from '@/messages/points';
 import { houseStyle } from '@/server/repositories/settings';
-import { sessionReport } from '@/server/report';
+import { sessionReport, type ReportRow } from '@/server/report';
 import { slug } from '@/ui/download';
 
 /** The report of a session in the house's own dialect, one row a bench. */
@@ -23,8 +23,8 @@ export async function reportCsv(id: number): Promise<{ name: string; text: strin
     row.nickname,
     row.soFar ? 'right so far' : row.state === 'none' ? '' : row.state,
     row.predicted,
-    ...(hasLamps ? [row.figures[GLANCE]?.typed ?? ''] : []),
-    ...points.map((point) => row.figures[point.id]?.typed ?? ''),
+    ...(hasLamps ? [standing(row, GLANCE)] : []),
+    ...points.map((point) => standing(row, point.id)),
     row.cause,
     row.found,
     row.minutes ?? null,
@@ -33,4 +33,10 @@ export async function reportCsv(id: number): Promise<{ name: string; text: strin
     name: `${slug(session.lessonTitle)}-${session.onDate}-report.csv`,
     text: toCsv(head, body, style.value.tables),
   };
+}
+
+/** What was read there of the build as it is now; what was read before it was mended stays in the logbook. */
+function standing({ figures }: ReportRow, point: string): string {
+  const figure = figures[point];
+  return figure && !figure.isPast ? figure.typed : '';
 }

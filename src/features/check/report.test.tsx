@@ -49,9 +49,9 @@ describe('the report of a session', () => {
         state: 'off',
         predicted: '9',
         figures: {
-          R1: { typed: '0.00', verdict: 'off', times: 2 },
-          D1: { typed: '4.80', verdict: 'close', times: 1 },
-          [GLANCE]: { typed: 'D1 dark', verdict: 'off', times: 1 },
+          R1: { typed: '0.00', verdict: 'off', times: 2, isPast: false },
+          D1: { typed: '4.80', verdict: 'close', times: 1, isPast: false },
+          [GLANCE]: { typed: 'D1 dark', verdict: 'off', times: 1, isPast: false },
         },
         cause: 'D1 burnt out',
         found: 'D1 the wrong way round',
