@@ -5,6 +5,7 @@ import { carefulRequest, sheetOf, sheetSurroundings } from '../lessonSheet';
 import { group } from '../repositories/groups';
 import { lesson } from '../repositories/lessons';
 import { photosOf, type Photo } from '../repositories/photos';
+import { mendedIn } from '../repositories/foundFaults';
 import { addReading, readings } from '../repositories/readings';
 import { expectationAt, session } from '../repositories/sessions';
 import { pictureRule } from '../repositories/settings';
@@ -28,11 +29,11 @@ export interface Beside {
 /** @throws Missing where the session is gone, or the student is not of it */
 export async function besideOf(sessionId: number, studentId: number): Promise<Beside> {
   const held = await session(sessionId);
-  const [{ students }, content, photos, all, rule, around] = await Promise.all([
+  const [{ students }, content, photos, seen, rule, around] = await Promise.all([
     group(held.groupId),
     lesson(held.lessonId),
     photosOf(sessionId, studentId),
-    readings([sessionId]),
+    looksAt(sessionId, studentId),
     pictureRule(),
     sheetSurroundings(),
   ]);
@@ -57,8 +58,22 @@ export async function besideOf(sessionId: number, studentId: number): Promise<Be
     photos,
     lamps: lampsIn(expectation),
     parts: partsIn(expectation),
-    seen: all.filter((r) => r.studentId === studentId && r.point === GLANCE).at(-1)?.typed,
+    seen: seen.last,
     days: rule.value.days,
+  };
+}
+
+/** Whether a bench was looked at at all, and what was seen last of it as it is now: before it was mended it was another build. */
+async function looksAt(
+  sessionId: number,
+  studentId: number,
+): Promise<{ readonly any: boolean; readonly last: string | undefined }> {
+  const [all, mended] = await Promise.all([readings([sessionId]), mendedIn(sessionId)]);
+  const looks = all.filter((r) => r.studentId === studentId && r.point === GLANCE);
+  const last = looks[looks.length - 1];
+  return {
+    any: last !== undefined,
+    last: last && last.id > (mended.get(studentId) ?? 0) ? last.typed : undefined,
   };
 }
 
@@ -73,16 +88,15 @@ export interface SaidOfParts {
 
 /** Keeps what was said of a bench's parts beside what was last said of its lamps, by whomever. */
 export async function keepMarksOf({ marks, ...said }: SaidOfParts): Promise<string> {
-  const [expectation, all] = await Promise.all([
+  const [expectation, { any, last }] = await Promise.all([
     expectationAt(said.sessionId, said.studentId),
-    readings([said.sessionId]),
+    looksAt(said.sessionId, said.studentId),
   ]);
-  const before = all.filter((r) => r.studentId === said.studentId && r.point === GLANCE).at(-1)?.typed;
-  const typed = lookWith(before, marks, lampsIn(expectation), partsIn(expectation)) ?? 'ok';
+  const typed = lookWith(last, marks, lampsIn(expectation), partsIn(expectation)) ?? 'ok';
   const kept = await addReading({
     ...said,
     point: GLANCE,
-    kind: before === undefined ? 'first' : 'correction',
+    kind: last !== undefined ? 'correction' : any ? 'retest' : 'first',
     value: typed === 'ok' ? 0 : typed.split(',').length,
     step: 0,
     typed,

@@ -13,7 +13,8 @@ import {
 import { pictureRule, saveSetting } from '../repositories/settings';
 import { heldOfStudent } from '../heldOfStudent';
 import type { Marks } from '@/messages/seen';
-import { addReading } from '../repositories/readings';
+import { addFound } from '../repositories/foundFaults';
+import { addReading, readings } from '../repositories/readings';
 import { besideOf, keepMarksOf } from './beside';
 import { cleanPicture } from './jpeg';
 import { letPicturesGo } from './retention';
@@ -128,6 +129,19 @@ describe('pictures of benches', () => {
     );
     expect(await say({}, 'marks-4')).toBe('D1 dim');
     expect((await besideOf(session, studentId)).seen).toBe('D1 dim');
+    // Of a bench that has been mended since nothing is carried on.
+    await addFound({
+      sessionId: session,
+      studentId,
+      cause: { code: 'lamp-reversed', data: { part: 'D1' } },
+      words: 'D1 the wrong way round',
+      foundBy: 'K',
+      foundAt: '2026-11-27T17:08:00.000Z',
+      entryKey: 'marks-found',
+    });
+    expect((await besideOf(session, studentId)).seen).toBeUndefined();
+    expect(await say({ W1: 'missing' }, 'marks-5')).toBe('W1 missing');
+    expect((await readings([session])).at(-1)).toMatchObject({ kind: 'retest', value: 1 });
   });
 
   it('are few of each bench: a newer one takes the oldest’s place', async () => {
