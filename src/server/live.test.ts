@@ -2,6 +2,7 @@ import { ownDatabase } from '../../tests/support/database';
 import { requestWith, sheetWith } from '../../tests/support/sheets';
 import { sessionExpectation } from '@/core';
 import { benchAdvice } from './advice';
+import { logbook } from './logbook';
 import { checkBook } from './checkBook';
 import { liveReadings } from './liveReadings';
 import { sessionReport } from './report';
@@ -230,6 +231,12 @@ describe('what was found', () => {
     await addReading(reading(1, 'pack', 3.1, { kind: 'retest' }));
     expect((await benchAdvice(session, students[1]!.id)).points).toMatchObject({ pack: 'again' });
 
+    const counted = async () =>
+      (await logbook({ student: students[1]!.id, most: 50 }))
+        .filter(({ superseded }) => !superseded)
+        .map(({ point, typed }) => `${point} ${typed}`);
+    const mendedOnly = await counted();
+    expect(mendedOnly.sort()).toEqual(['R1 2.92', 'pack 3.1']);
     const [found] = await foundIn(session);
     await removeFound(session, found!.id);
     expect(Object.keys((await stands()).verdicts)).toEqual(expect.arrayContaining(['R1', 'pack']));

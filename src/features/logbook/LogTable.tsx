@@ -169,7 +169,7 @@ function LogLine({ row }: { row: LogRow }) {
         {row.kind}, {clockTime(row.takenAt)}, {row.meter}
         {row.range !== null && ` on ${formatEntered(row.range, row.unit)}`}
         {row.takenBy && `, by ${row.takenBy}`}
-        {row.superseded && ', later measured again'}
+        {row.superseded && ', later measured again or mended'}
         {row.cause && <div className="strong">{row.cause}</div>}
       </td>
     </tr>

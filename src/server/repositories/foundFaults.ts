@@ -4,6 +4,7 @@ import { database, write } from '../db/connection';
 import { tellSession } from '../live';
 import { refuseStranger } from './belongs';
 import { toBeJudged } from './judgements';
+import { recount } from './readings';
 
 /** What was really wrong with a bench, as somebody found who looked. */
 export interface FoundFault {
@@ -97,6 +98,7 @@ export async function removeFound(sessionId: number, id: number): Promise<void> 
       Stored | undefined;
     if (!row) return;
     await trx('found_faults').where({ id }).delete();
+    await recount(trx, { sessionId, studentId: row.student_id });
     await toBeJudged(trx, sessionId, row.student_id);
   });
   tellSession(sessionId);

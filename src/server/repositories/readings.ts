@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import { GLANCE } from '@/core';
+import { GLANCE, sinceMended } from '@/core';
 import { database, write } from '../db/connection';
 import { Refusal } from '../failures';
 import { tellSession } from '../live';
@@ -100,9 +100,6 @@ export async function addReading(reading: NewReading): Promise<Reading> {
     if (known) return fromRow(known);
     await refuseStray(trx, reading);
     const place = { session_id: reading.sessionId, student_id: reading.studentId, point: reading.point };
-    await trx('readings')
-      .where({ ...place, counts: 1 })
-      .update({ counts: 0 });
     const [id] = await trx('readings').insert({
       ...place,
       kind: reading.kind,
@@ -114,12 +111,38 @@ export async function addReading(reading: NewReading): Promise<Reading> {
       taken_at: reading.takenAt,
       entry_key: reading.entryKey,
     });
+    await recount(trx, reading);
     await toBeJudged(trx, reading.sessionId, reading.studentId);
     const { entryKey: _sent, ...added } = reading;
     return { ...added, id: id! };
   });
   tellSession(kept.sessionId);
   return kept;
+}
+
+/** Notes which readings of a bench count: the newest at each checkpoint, and none from before it was mended. */
+export async function recount(
+  trx: Knex.Transaction,
+  { sessionId, studentId }: Pick<NewReading, 'sessionId' | 'studentId'>,
+): Promise<void> {
+  const bench = { session_id: sessionId, student_id: studentId };
+  const all = (await trx('readings').where(bench).orderBy('id').select('id', 'point')) as Pick<
+    Stored,
+    'id' | 'point'
+  >[];
+  const { mended } = (await trx('found_faults').where(bench).max({ mended: 'after_reading' }).first()) as {
+    mended: number | null;
+  };
+  const measured = sinceMended(
+    all.filter(({ point }) => point !== PREDICTED),
+    mended ?? 0,
+  );
+  const guesses = all.filter(({ point }) => point === PREDICTED);
+  const counting = [
+    ...new Map([...guesses, ...measured].map(({ id, point }) => [point, id] as const)).values(),
+  ];
+  await trx('readings').where(bench).whereNotIn('id', counting).update({ counts: 0 });
+  await trx('readings').where(bench).whereIn('id', counting).update({ counts: 1 });
 }
 
 async function refuseStray(
