@@ -11,6 +11,7 @@ import { environment } from '@/server/env';
 import { houseStyle } from '@/server/repositories/settings';
 import { Shell } from '@/features/access/Shell';
 import { Awake } from '@/ui/Awake';
+import { ReachableRegions } from '@/ui/ReachableRegions';
 import { THEME_SCRIPT } from '@/ui/ThemeSwitch';
 
 export const metadata: Metadata = {
@@ -27,8 +28,12 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         <script nonce={nonce} dangerouslySetInnerHTML={{ __html: THEME_SCRIPT }} suppressHydrationWarning />
       </head>
       <body>
+        <a className="skip-link no-print" href="#content">
+          To the content
+        </a>
         <Shell role={role} mayLeave={mayLeave} />
-        <main>
+        <ReachableRegions />
+        <main id="content" tabIndex={-1}>
           <Awake>{children}</Awake>
         </main>
       </body>

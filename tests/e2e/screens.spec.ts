@@ -48,12 +48,32 @@ async function violations(axe: AxeBuilder): Promise<string[]> {
 async function dimPhone(page: Page, screen: string, inColour: boolean): Promise<void> {
   await page.setViewportSize({ width: 360, height: 780 });
   await expect.poll(() => page.evaluate(sideways), screen).toBe(0);
+  await reachable(page, screen, 'on a phone');
   if (!inColour) return;
   await page.evaluate(() => (document.documentElement.dataset['bsTheme'] = 'dark'));
   // A figure that is being worked out is dimmed for a moment.
   await expect(page.locator('.stale')).toHaveCount(0);
   const found = await violations(new AxeBuilder({ page }).withRules(['color-contrast']));
   expect({ screen, found }).toEqual({ screen, found: [] });
+}
+
+/** Whatever scrolls can be reached by keyboard, whether or not anything in it answers. */
+async function reachable(page: Page, screen: string, when: string): Promise<void> {
+  const found = await violations(new AxeBuilder({ page }).withRules(['scrollable-region-focusable']));
+  expect({ screen, when, found }).toEqual({ screen, when, found: [] });
+}
+
+/** Scrolling regions without a place of their own in the tab order: their controls are asleep, and give them none. */
+function outOfReach(): string[] {
+  return [...document.querySelectorAll<HTMLElement>('main *')]
+    .filter((one) => {
+      const { overflowX, overflowY } = getComputedStyle(one);
+      const scrolls =
+        (/auto|scroll/u.test(overflowX) && one.scrollWidth > one.clientWidth + 1) ||
+        (/auto|scroll/u.test(overflowY) && one.scrollHeight > one.clientHeight + 1);
+      return scrolls && one.tabIndex < 0;
+    })
+    .map((one) => `${one.tagName} ${one.className}`);
 }
 
 function sideways(): number {
@@ -79,6 +99,7 @@ for (const [group, screens] of Object.entries(SCREENS)) {
       await page.setViewportSize({ width: 1280, height: 800 });
       await page.goto(screen, { waitUntil: follows ? 'load' : 'networkidle' });
       if (follows) await expect(page.getByText('follows the benches')).toBeVisible();
+      await expect(page.locator('fieldset.awake:disabled')).toHaveCount(0);
       const found = await violations(new AxeBuilder({ page }).withTags(WCAG));
       expect({ screen, found }).toEqual({ screen, found: [] });
       // Papers are never dim; and the stages of one lesson share their colours with those of another.
@@ -88,3 +109,18 @@ for (const [group, screens] of Object.entries(SCREENS)) {
     expect(said).toEqual([]);
   });
 }
+
+test('what scrolls is reached by keyboard while a page is still filling in, and its controls are asleep', async ({
+  page,
+}) => {
+  // The program never comes: the page stays as it is on a slow machine for a moment.
+  await page.route('**/_next/static/**/*.js', (route) => route.abort());
+  await page.setViewportSize({ width: 1280, height: 600 });
+  for (const screen of [...blocksOf(11, 'plan', 'steps', 'kit'), '/check/6', '/check/6/report', '/logbook']) {
+    await page.goto(screen, { waitUntil: 'domcontentloaded' });
+    expect({ screen, found: await page.evaluate(outOfReach) }).toEqual({ screen, found: [] });
+  }
+  await page.goto('/check/6', { waitUntil: 'domcontentloaded' });
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('link', { name: 'To the content' })).toBeFocused();
+});

@@ -2,6 +2,7 @@ import { formatOhms, formatQuantity, type CheatCell, type CheatSheet } from '@/c
 import { PrintButton } from '@/features/print/PrintButton';
 import { sentence } from '@/messages/findings';
 import { lampName, supplyName } from '@/messages/names';
+import { Scroll } from '@/ui/Scroll';
 import './cheatSheet.css';
 
 /** Supplies by lamps on one page: the resistor to take, its bands, the current and the heat. */
@@ -16,7 +17,7 @@ export function CheatSheetPage({ sheet }: { sheet: CheatSheet }) {
         One lamp, wanted {formatQuantity(sheet.wanted, 'A')}, values as the house chooses them. It follows the
         store and the house style: print it anew when either has changed.
       </p>
-      <div className="wide-table">
+      <Scroll label="Supplies by lamps" className="wide-table">
         <table className="table">
           <thead>
             <tr>
@@ -41,7 +42,7 @@ export function CheatSheetPage({ sheet }: { sheet: CheatSheet }) {
             ))}
           </tbody>
         </table>
-      </div>
+      </Scroll>
       <p className="small-print">
         A dash: this supply cannot push the current through that lamp, or the drawer ends below the value.
         Heat is that of the resistor; above 125 mW a ¼ W part is hot to touch.

@@ -15,6 +15,7 @@ import { benchRead, SEEN_KEYS } from '@/messages/seen';
 import { issueSentence } from '@/messages/issues';
 import { newKey } from '@/ui/newKey';
 import { Note } from '@/ui/Note';
+import { Scroll } from '@/ui/Scroll';
 import type { Bench } from './bench';
 import { countingOf } from './counting';
 import { READING_FIELDS, readingSchema } from './reading';
@@ -175,7 +176,7 @@ export function CheckGrid(props: CheckGridProps) {
         />
       )}
       <ClassFindings expectation={expectation} students={students} judged={judged} />
-      <div className="scroll-x">
+      <Scroll label="Benches and their figures">
         <table className="table check-grid">
           <thead>
             <tr>
@@ -235,7 +236,7 @@ export function CheckGrid(props: CheckGridProps) {
             ))}
           </tbody>
         </table>
-      </div>
+      </Scroll>
     </>
   );
 }

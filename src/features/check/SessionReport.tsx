@@ -2,6 +2,7 @@ import { columnUnit, formatPlain, GLANCE } from '@/core';
 import { pointName } from '@/messages/points';
 import type { Report, ReportRow } from '@/server/report';
 import { StatusMark, STATUS_WORDS } from '@/ui/StatusMark';
+import { Scroll } from '@/ui/Scroll';
 
 /** What came of a session, to keep and to print. */
 export function SessionReport({ report }: { report: Report }) {
@@ -16,7 +17,7 @@ export function SessionReport({ report }: { report: Report }) {
         {benches.measured > measured.length &&
           ` Over all its sessions this lesson had ${benches.right} right of ${benches.measured} measured.`}
       </p>
-      <div className="scroll-x">
+      <Scroll label="Benches">
         <table className="table check-grid">
           <thead>
             <tr>
@@ -62,7 +63,7 @@ export function SessionReport({ report }: { report: Report }) {
             ))}
           </tbody>
         </table>
-      </div>
+      </Scroll>
       <h2>Faults found in this lesson, over all its sessions</h2>
       {faults.length === 0 ? (
         <p className="soft">None was noted yet: at Check, “it was this” beside a cause notes it.</p>

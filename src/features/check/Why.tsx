@@ -14,6 +14,7 @@ import { likeliestWords } from '@/messages/causes';
 import { pointName } from '@/messages/points';
 import { looksWords } from '@/messages/seen';
 import { nextHeading, outcomeMeans, outcomeWhere, shareWords, standingWords } from '@/messages/why';
+import { Scroll } from '@/ui/Scroll';
 
 interface Props {
   readonly title: string;
@@ -41,7 +42,7 @@ export function Why(props: Props) {
       </Modal.Header>
       <Modal.Body className="why">
         <p>{standingWords(judged)}</p>
-        <div className="scroll-x">
+        <Scroll label="Candidates and their readings">
           <table className="table">
             <thead>
               <tr>
@@ -95,7 +96,7 @@ export function Why(props: Props) {
               ))}
             </tbody>
           </table>
-        </div>
+        </Scroll>
         {groups.length > 0 && (
           <p className="small-print">
             Each candidate is the circuit as that mistake makes it, its readings drawn over the spreads of its

@@ -29,6 +29,7 @@ import { useAsked } from '@/features/asking/useAsked';
 import type { CoreApi } from '@/workers/coreApi';
 import type { Remote } from 'comlink';
 import { Heads } from '@/ui/Heads';
+import { Scroll } from '@/ui/Scroll';
 
 const ask = (core: Remote<CoreApi>, circuit: Circuit): Promise<Outcome<Solved>> => core.solve(circuit);
 
@@ -54,7 +55,7 @@ export function AtRest({ circuit, onChange }: { circuit: Circuit; onChange: (cir
           {text} The figures keep the value from before.
         </Note>
       ))}
-      <div className={waiting ? 'scroll-x stale' : 'scroll-x'}>
+      <Scroll label="At rest" className={waiting ? 'scroll-x stale' : 'scroll-x'}>
         <Table>
           <Heads
             columns={[
@@ -89,7 +90,7 @@ export function AtRest({ circuit, onChange }: { circuit: Circuit; onChange: (cir
             ))}
           </tbody>
         </Table>
-      </div>
+      </Scroll>
       {solved && (
         <p className="small-print pt-2">
           {Object.entries(state!.nodes)

@@ -6,6 +6,7 @@ import { saveSvg } from '@/features/plan/saveSvg';
 import { useDiagram } from '@/features/plan/useDiagram';
 import { slug } from '@/ui/download';
 import { Note } from '@/ui/Note';
+import { Scroll } from '@/ui/Scroll';
 
 /** The circuit in the field's symbols, laid out beside what else is worked out. */
 export function DrawnCircuit({ circuit }: { circuit: Circuit }) {
@@ -30,9 +31,9 @@ export function DrawnCircuit({ circuit }: { circuit: Circuit }) {
       {!ready && !failure && <p className="soft pt-2">Being drawn…</p>}
       {ready && !ready.diagram && <p className="soft pt-2">{UNDRAWN}</p>}
       {ready?.diagram && (
-        <div ref={box} className="wide-table">
+        <Scroll label="The circuit" className="wide-table" ref={box}>
           <DiagramDrawing circuit={circuit} sorts={{}} resistors="box" layout={ready.diagram} />
-        </div>
+        </Scroll>
       )}
     </section>
   );

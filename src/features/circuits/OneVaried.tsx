@@ -13,6 +13,7 @@ import type { CoreApi } from '@/workers/coreApi';
 import { shownFigure } from './figures';
 import { Shown } from './Shown';
 import { useAsked } from '@/features/asking/useAsked';
+import { Scroll } from '@/ui/Scroll';
 
 interface Varied {
   readonly part: Part;
@@ -99,7 +100,7 @@ function VariedChart({ circuit, varied, choice }: { circuit: Circuit; varied: Va
       {reply && !reply.ok && <Note kind="refusal">{reply.findings.map(screenSentence).join(' ')}</Note>}
       {swept && lines.length > 0 && (
         <div className={waiting ? 'stale' : undefined}>
-          <div className="scroll-x">
+          <Scroll label="One figure varied">
             <LineChart
               label={`Current of ${lines.join(', ')} as ${nameOf(varied)} varies`}
               x={swept.values}
@@ -107,7 +108,7 @@ function VariedChart({ circuit, varied, choice }: { circuit: Circuit; varied: Va
               yUnit={scaledUnit('A', lines.map(amps))}
               lines={lines.map((id) => ({ name: id, values: amps(id) }))}
             />
-          </div>
+          </Scroll>
           <p className="small-print mb-1">
             {lines
               .map(

@@ -24,6 +24,7 @@ import { shownFigure, tellingNodes, tellingParts } from './figures';
 import { Shown } from './Shown';
 import { useAsked } from '@/features/asking/useAsked';
 import { Stopped, Working } from '@/features/asking/Working';
+import { Scroll } from '@/ui/Scroll';
 
 interface Question {
   readonly circuit: Circuit;
@@ -104,7 +105,7 @@ function Waves({ circuit, run }: { circuit: Circuit; run: Run }) {
     of: (name: string) => ArrayLike<number>,
   ) =>
     names.length > 0 && (
-      <div className="scroll-x">
+      <Scroll label="Over time">
         <LineChart
           label={`${legend} of ${names.join(', ')} over ${formatQuantity(run.time[run.time.length - 1]!, 's')}`}
           x={run.time}
@@ -112,7 +113,7 @@ function Waves({ circuit, run }: { circuit: Circuit; run: Run }) {
           yUnit={scaledUnit(unit, names.map(of))}
           lines={names.map((name) => ({ name, values: of(name) }))}
         />
-      </div>
+      </Scroll>
     );
   return (
     <>

@@ -8,6 +8,7 @@ import { Note } from '@/ui/Note';
 import { drawingWorkers } from '@/workers/client';
 import { Stopped, Working } from '@/features/asking/Working';
 import { shareDraws, type Drawer, type SharedDraws } from '@/workers/sharedDraws';
+import { Scroll } from '@/ui/Scroll';
 
 type State =
   | { readonly at: 'drawing'; readonly share: number }
@@ -39,10 +40,12 @@ export function PartToPart({ circuit }: { circuit: Circuit }) {
       {points.length > 0 && (
         <div className={state.at === 'done' ? '' : 'stale'}>
           {points.map((point) => (
-            <figure key={point.id} className="band-figure scroll-x">
-              <figcaption>{point.id}</figcaption>
-              <BandChart point={point} name={point.id} />
-            </figure>
+            <Scroll key={point.id} label={`Spread of ${point.id}`}>
+              <figure className="band-figure">
+                <figcaption>{point.id}</figcaption>
+                <BandChart point={point} name={point.id} />
+              </figure>
+            </Scroll>
           ))}
           <p className="small-print">
             {BAND_DEFAULTS.samples.toLocaleString('en')} draws, seed {BAND_DEFAULTS.seed}; shaded: 95 % of

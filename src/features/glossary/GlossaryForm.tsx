@@ -19,6 +19,7 @@ import { Note } from '@/ui/Note';
 import { Overtaken, type Shown } from '@/ui/Overtaken';
 import { useSaving } from '@/ui/useSaving';
 import { issueWords } from '@/messages/issues';
+import { Scroll } from '@/ui/Scroll';
 import { keepWords } from './actions';
 
 const EMPTY = Object.fromEntries(TERM_IDS.map((id) => [id, '']));
@@ -48,7 +49,7 @@ export function GlossaryForm({ own, version }: { own: OwnWords; version: number 
   const save = handleSubmit(saving.save);
   return (
     <form onSubmit={(event) => void save(event)} onChange={() => setKept(false)}>
-      <div className="wide-table">
+      <Scroll label="Words" className="wide-table">
         <table className="table glossary">
           <Heads
             columns={[['term'], ['without mathematics'], ['as the field says it'], ['your own words']]}
@@ -72,7 +73,7 @@ export function GlossaryForm({ own, version }: { own: OwnWords; version: number 
             ))}
           </tbody>
         </table>
-      </div>
+      </Scroll>
       <div className="button-row pt-3">
         <Button type="submit" disabled={saving.pending}>
           Save the words

@@ -17,6 +17,7 @@ import type { LoggedStudent, LogRow } from '@/server/logbook';
 import { clockTime, dayName } from '@/ui/dates';
 import { SortHead } from '@/ui/SortHead';
 import { StatusMark, STATUS_WORDS } from '@/ui/StatusMark';
+import { Scroll } from '@/ui/Scroll';
 
 const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns });
 const helper = createColumnHelper<typeof features, LogRow>();
@@ -90,7 +91,7 @@ export function LogTable({ rows, choice, lessons, students, older, newest }: Pro
           onChange={(event) => choose({ off: event.target.checked })}
         />
       </div>
-      <div className={pending ? 'scroll-x stale' : 'scroll-x'} aria-busy={pending}>
+      <Scroll label="Readings" className={pending ? 'scroll-x stale' : 'scroll-x'} busy={pending}>
         <table className="table">
           <thead>
             <tr>
@@ -113,7 +114,7 @@ export function LogTable({ rows, choice, lessons, students, older, newest }: Pro
             ))}
           </tbody>
         </table>
-      </div>
+      </Scroll>
       {rows.length === 0 && <p className="soft pt-3">No reading matches. Widen the choice above.</p>}
       <p className="button-row pt-3">
         {!newest && <Link href={addressOf(choice)}>The newest readings</Link>}

@@ -128,7 +128,11 @@ export function LessonSheet(props: LessonSheetProps) {
             ))}
           {notesBelow && notes}
         </div>
-        {large && <aside className="board-panel list-panel">{view}</aside>}
+        {large && (
+          <aside className="board-panel list-panel" aria-label={`${stage} of the lesson`} tabIndex={0}>
+            {view}
+          </aside>
+        )}
         {!large && sheet && <BoardPanel {...board} />}
       </div>
       {sheet && steps.single && (

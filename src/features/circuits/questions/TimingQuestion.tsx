@@ -18,6 +18,7 @@ import {
 } from '@/core';
 import { readFigure, readList, readWithin } from '@/features/wish/readers';
 import { Choice, Typed } from '@/features/wish/Words';
+import { Scroll } from '@/ui/Scroll';
 import { Question } from './Question';
 
 const FORM_NAMES: Readonly<Record<TimingForm, string>> = {
@@ -142,7 +143,7 @@ function Choices({ choices, form }: { choices: readonly TimingChoice[]; form: Ti
     'With any parts',
   ];
   return (
-    <div className="scroll-x">
+    <Scroll label="Pairs of resistor and capacitor">
       <Table>
         <thead>
           <tr>
@@ -180,6 +181,6 @@ function Choices({ choices, form }: { choices: readonly TimingChoice[]; form: Ti
           ))}
         </tbody>
       </Table>
-    </div>
+    </Scroll>
   );
 }

@@ -9,6 +9,7 @@ import { CircuitDiagram } from '@/features/plan/CircuitDiagram';
 import { useDiagram } from '@/features/plan/useDiagram';
 import { saveSvg } from '@/features/plan/saveSvg';
 import { slug } from '@/ui/download';
+import { Scroll } from '@/ui/Scroll';
 
 /** Volts and amps of every part, as solved. */
 function figuresOf({ built, circuit }: Sheet): Record<string, { volts: number; amps: number }> | undefined {
@@ -61,9 +62,9 @@ export function DiagramSection({ sheet, style, title }: { sheet: Sheet; style: H
           </Button>
         </div>
       </div>
-      <div ref={box} className="wide-table">
+      <Scroll label="The circuit" className="wide-table" ref={box}>
         {diagram}
-      </div>
+      </Scroll>
       <Modal show={large} fullscreen onHide={() => setLarge(false)} aria-labelledby="large-diagram">
         <ModalHeader closeButton>
           <h2 id="large-diagram" className="modal-title">

@@ -8,6 +8,7 @@ import { saveSvg } from '@/features/plan/saveSvg';
 import { CAUTION_WORDS } from '@/messages/cautions';
 import { stepWords } from '@/messages/steps';
 import { slug } from '@/ui/download';
+import { Scroll } from '@/ui/Scroll';
 import { StepBoard } from './StepBoard';
 
 interface Props {
@@ -40,23 +41,25 @@ export function OneStep({ sheet, title, at, onAt, onClose }: Props) {
           if (event.key === 'ArrowLeft') onAt(Math.max(0, at - 1));
         }}
       >
-        <div className="one-picture">
+        <Scroll label="Picture of the step" className="one-picture">
           <StepBoard sheet={sheet} at={at} svgRef={picture} />
-        </div>
-        <div className="one-words" role="status">
-          <p className="small-print">
-            {title}: step {at + 1} of {sheet.steps.length}
-          </p>
-          <p className="one-title">{words.title}</p>
-          {words.cue && <p className="cue">{words.cue}</p>}
-          {cautionsAt(step, sheet.cautions, sheet.steps).map(({ code }) => (
-            <p key={code} className="caution-line">
-              {CAUTION_WORDS[code]}
+        </Scroll>
+        <Scroll label="The step in words" className="one-words">
+          <div role="status">
+            <p className="small-print">
+              {title}: step {at + 1} of {sheet.steps.length}
             </p>
-          ))}
-          <p>{words.detail}</p>
-          <p className="small-print">Why: {words.why}</p>
-        </div>
+            <p className="one-title">{words.title}</p>
+            {words.cue && <p className="cue">{words.cue}</p>}
+            {cautionsAt(step, sheet.cautions, sheet.steps).map(({ code }) => (
+              <p key={code} className="caution-line">
+                {CAUTION_WORDS[code]}
+              </p>
+            ))}
+            <p>{words.detail}</p>
+            <p className="small-print">Why: {words.why}</p>
+          </div>
+        </Scroll>
         <div className="one-thumb">
           <Button variant="quiet" disabled={at === 0} onClick={() => onAt(at - 1)}>
             Back

@@ -13,6 +13,7 @@ import { sentences } from '@/messages/findings';
 import { supplyName } from '@/messages/names';
 import { bestWords, wayWords } from '@/messages/ways';
 import { StatusMark } from '@/ui/StatusMark';
+import { Scroll } from '@/ui/Scroll';
 
 interface Props {
   readonly ways: readonly Way[];
@@ -27,7 +28,7 @@ export function WaysTable({ ways, style, choice, onChoice }: Props) {
   return (
     <section className="ruled">
       <h2>Ways to do it</h2>
-      <div className="wide-table">
+      <Scroll label="Ways to join the lamps" className="wide-table">
         <table className="table ways">
           <thead>
             <tr>
@@ -52,7 +53,7 @@ export function WaysTable({ ways, style, choice, onChoice }: Props) {
             ))}
           </tbody>
         </table>
-      </div>
+      </Scroll>
     </section>
   );
 }

@@ -15,6 +15,7 @@ import { Typed } from '@/features/wish/Words';
 import { readWithin, refusal } from '@/features/wish/readers';
 import { lampName } from '@/messages/names';
 import { roundsWords } from '@/messages/program';
+import { Scroll } from '@/ui/Scroll';
 import { countReader } from './problems';
 import { SequenceInWords } from './SequenceInWords';
 import type { WishProps } from './wishProps';
@@ -53,7 +54,7 @@ export function SequenceTable(props: Omit<WishProps<Params>, 'style'>) {
   const setRow = (i: number, change: Partial<ProgramRow>) =>
     setRows(rows.map((row, k) => (k === i ? { ...row, ...change } : row)));
   return (
-    <div className="sequence-table">
+    <Scroll label="Rows of the program" className="sequence-table">
       <table className="table table-sm">
         <thead>
           <tr>
@@ -143,7 +144,7 @@ export function SequenceTable(props: Omit<WishProps<Params>, 'style'>) {
         <WholeWords params={params} problems={problems} onChange={onChange} />
       </div>
       <SequenceInWords params={params} onChange={onChange} />
-    </div>
+    </Scroll>
   );
 }
 
