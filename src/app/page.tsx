@@ -2,8 +2,9 @@ import Link from 'next/link';
 import { admit } from '@/server/access/admit';
 import '@/features/today/today.css';
 import { PackingList } from '@/features/today/PackingList';
+import { RetestList } from '@/features/today/RetestList';
 import { stockName } from '@/messages/names';
-import { todayFor, type Retest, type Today } from '@/server/today';
+import { todayFor, type Today } from '@/server/today';
 import { dayName, dayOf, longDayName } from '@/ui/dates';
 import { StatusMark } from '@/ui/StatusMark';
 
@@ -39,7 +40,7 @@ export default async function TodayPage() {
                   <StatusMark status="off" size={10} /> <strong>{short}</strong> more {stockName(line.spec)}
                 </li>
               ))}
-              {today.short.length === 0 && <li className="soft">Nothing for the next two sessions.</li>}
+              {today.short.length === 0 && <li className="soft">Nothing for the sessions ahead.</li>}
             </ul>
           </section>
           {today.after.length > 0 && (
@@ -102,30 +103,5 @@ function Next({ today, day }: { today: Today; day: string }) {
         Print the card
       </Link>
     </div>
-  );
-}
-
-function RetestList({ retest }: { retest: Retest }) {
-  return (
-    <>
-      <p className="small-print pt-2 mb-0">
-        <Link prefetch={false} href={`/check/${retest.session.id}`}>
-          {retest.session.lessonTitle}
-        </Link>
-        , {retest.session.groupName}, {dayName(retest.session.onDate)}
-      </p>
-      <ul>
-        {retest.benches.map(({ studentId, bench, nickname, state, cause, next }) => (
-          <li key={studentId}>
-            <StatusMark status={state} size={11} />{' '}
-            <strong>
-              {bench} {nickname}
-            </strong>
-            : {cause}
-            {next && <div className="small-print">{next}</div>}
-          </li>
-        ))}
-      </ul>
-    </>
   );
 }

@@ -1,12 +1,12 @@
 import { addDays, format } from 'date-fns';
-import type { Sheet, SheetRequest } from '@/core';
+import type { ReadingKind, Sheet, SheetRequest } from '@/core';
 import { workOutFor } from '@/server/givenLesson';
 import { addBattery } from '@/server/repositories/batteries';
 import { addGroup, addStudents, group } from '@/server/repositories/groups';
 import { judgeInBackground } from '@/server/judging';
 import { sheetSurroundings, workOutLines } from '@/server/lessonSheet';
 import { addLesson, lessonHeads } from '@/server/repositories/lessons';
-import { addReading, type ReadingKind } from '@/server/repositories/readings';
+import { addReading } from '@/server/repositories/readings';
 import { addSession, session } from '@/server/repositories/sessions';
 import { addStock } from '@/server/repositories/stock';
 import { BATTERIES, COURSE, GROUPS, STOCK, WRONG_BUILDS } from './course';

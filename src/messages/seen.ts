@@ -25,7 +25,8 @@ export const SEEN: Readonly<
   flicker: { key: 'f', words: 'flickering', also: ['flickers', 'flicker'] },
   'other-colour': { key: 'c', words: 'another colour', also: ['colour'] },
   'wrong-lamp': { key: 'w', words: 'the wrong lamp lit', also: ['wrong lamp', 'wrong'] },
-  hot: { key: 'h', words: 'something hot', also: ['hot', 'smells'] },
+  hot: { key: 'h', words: 'something hot', also: ['hot', 'smells', 'smell', 'smoke', 'smokes', 'burns'] },
+  'was-hot': { key: 'was hot', words: 'was hot, cold now' },
 };
 
 /** What one says of a part beside its plan. */
@@ -40,7 +41,7 @@ export const PLACED: Readonly<
 
 const ALL = Object.entries(SEEN) as [SeenWord, (typeof SEEN)[SeenWord]][];
 /** Said of the whole bench, never of one lamp. */
-const OF_BENCH: ReadonlySet<SeenWord> = new Set(['hot', 'wrong-lamp', 'flicker']);
+const OF_BENCH: ReadonlySet<SeenWord> = new Set(['hot', 'was-hot', 'wrong-lamp', 'flicker']);
 
 /** The keys as they are explained beside the column. */
 export const SEEN_KEYS = `o as planned, d dark, m dim, t too bright, s steady, b blinking, f flickering, c another colour, w the wrong lamp, h hot; a lamp’s number before it (2d) means that lamp`;
@@ -135,6 +136,7 @@ export function seenText(looks: readonly SeenLook[]): string {
 
 function shortWords(word: SeenLook['word']): string {
   if (isPlacedWord(word)) return PLACED[word].words;
+  if (word === 'was-hot') return WAS_HOT;
   return word === 'hot'
     ? 'hot'
     : word === 'wrong-lamp'
@@ -142,6 +144,16 @@ function shortWords(word: SeenLook['word']): string {
       : word === 'other-colour'
         ? 'colour'
         : SEEN[word].words;
+}
+
+/** What is noted once a bench at which something was hot is off and cold. */
+export const WAS_HOT = 'was hot';
+
+/** Whether the last look at a bench says that something is hot, smokes or smells: power goes off before anything else. */
+export function isAlarm(typed: string | undefined): boolean {
+  return (
+    typed !== undefined && typed.split(/[,;]/u).some((entry) => wordOf(entry.trim().toLowerCase()) === 'hot')
+  );
 }
 
 /** How lamps look, as a phrase: `D1 dark, D2 and D3 lit`. */

@@ -1,4 +1,10 @@
-import { sinceMended, type Diagnosis, type JudgedPoint, type VerdictName } from '@/core';
+import {
+  countingReadings,
+  standingReadings,
+  type Diagnosis,
+  type JudgedPoint,
+  type VerdictName,
+} from '@/core';
 import { likeliestWords, nextWords } from '@/messages/causes';
 import { readAt } from './judging';
 import { mendedIn } from './repositories/foundFaults';
@@ -30,7 +36,7 @@ export async function benchAdvice(sessionId: number, studentId: number): Promise
     mendedIn(sessionId),
   ]);
   const ever = all.filter((r) => r.studentId === studentId && r.point !== PREDICTED);
-  const own = sinceMended(ever, mended.get(studentId) ?? 0);
+  const own = countingReadings(ever, mended.get(studentId) ?? 0);
   const bench = readAt(studentId, own, expectation);
   const { judged, verdicts } = await inThread('judge', { expectation, bench, readings: bench.noted });
   const { points } = expectation.dictionary;
@@ -42,7 +48,9 @@ export async function benchAdvice(sessionId: number, studentId: number): Promise
       ] as const,
   );
   // What was read before the bench was mended is to be read again.
-  const past = ever.filter(({ point }) => !triesAt(own, point)).map(({ point }) => [point, 'again'] as const);
+  const past = standingReadings(ever)
+    .filter(({ point }) => !triesAt(own, point))
+    .map(({ point }) => [point, 'again'] as const);
   const { state, next, diagnosis } = judged;
   const hint = state === 'off' && diagnosis && isTold(hints, own) ? hintWords(diagnosis, points) : '';
   const more = next && nextWords({ next }, points);

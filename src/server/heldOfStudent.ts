@@ -56,6 +56,14 @@ export async function heldOfStudent(id: number) {
     .select('on_date as day', 'taken_at as takenAt', 'width', 'height')) as Readonly<
     Record<string, unknown>
   >[];
+  const attendance = (await db('attendance')
+    .join('sessions', 'sessions.id', 'session_id')
+    .where({ student_id: id })
+    .select('on_date as day', 'state')) as Readonly<Record<string, unknown>>[];
+  const closed = (await db('closed_retests')
+    .join('sessions', 'sessions.id', 'session_id')
+    .where({ student_id: id })
+    .select('on_date as day', 'word', 'closed_at as closedAt')) as Readonly<Record<string, unknown>>[];
   const { bench, nickname, archivedAt } = own;
   return {
     nickname,
@@ -68,5 +76,7 @@ export async function heldOfStudent(id: number) {
     seats,
     different,
     pictures,
+    attendance,
+    closed,
   };
 }

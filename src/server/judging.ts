@@ -3,7 +3,7 @@ import {
   glanceVerdict,
   lampsIn,
   partsIn,
-  sinceMended,
+  countingReadings,
   type Noted,
   type SessionExpectation,
 } from '@/core';
@@ -52,8 +52,9 @@ async function judgeOne(
   mended: number | undefined,
 ) {
   const own = all.filter((r) => r.studentId === bench.studentId);
-  const real = own.filter((r) => r.point !== PREDICTED && r.point !== GLANCE);
-  const glances = own.filter((r) => r.point === GLANCE);
+  const isFigure = ({ point, kind }: Reading) => point !== PREDICTED && kind !== 'taken-back';
+  const real = own.filter((r) => isFigure(r) && r.point !== GLANCE);
+  const glances = own.filter((r) => isFigure(r) && r.point === GLANCE);
   const { judged, verdicts } = await inThread('judge', {
     expectation,
     bench: readAt(bench.studentId, own, expectation, mended),
@@ -74,7 +75,7 @@ async function judgeOne(
     verdicts: [
       ...real.map(({ id }, i) => ({ id, verdict: verdicts[i] })),
       ...glances.map(({ id, value }) => ({ id, verdict: glanceVerdict(value) })),
-      ...own.filter((r) => r.point === PREDICTED).map(({ id }) => ({ id, verdict: undefined })),
+      ...own.filter((r) => !isFigure(r)).map(({ id }) => ({ id, verdict: undefined })),
     ],
   };
 }
@@ -93,7 +94,7 @@ export function readAt(
   mended = 0,
 ) {
   const own = all.filter((r) => r.studentId === studentId && r.point !== PREDICTED);
-  return benchRead(sinceMended(own, mended), lampsIn(expectation), partsIn(expectation));
+  return benchRead(countingReadings(own, mended), lampsIn(expectation), partsIn(expectation));
 }
 
 const held = globalThis as { mivvetJudging?: Promise<void> | undefined };

@@ -1,7 +1,9 @@
 import { judgedByNow } from './judgedBy';
 import { listenTo } from './live';
+import { attendanceOf } from './repositories/attendance';
 import { foundIn } from './repositories/foundFaults';
 import { readingsAfter } from './repositories/readings';
+import { rosterTag } from './roster';
 
 /** So often something is sent where nothing happens, so that nobody in between hangs up. */
 const PING_MS = 15_000;
@@ -53,6 +55,11 @@ export function liveReadings(
             out.enqueue(text.encode(`id: ${row.id}\ndata: ${JSON.stringify(row)}\n\n`));
           }
           await tell('found', foundNow(sessionId));
+          await tell(
+            'attendance',
+            attendanceOf(sessionId).then((all) => JSON.stringify(all)),
+          );
+          await tell('roster', rosterTag(sessionId));
           await tell('judged-by', judgedByNow(sessionId));
         }
         busy = false;

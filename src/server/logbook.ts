@@ -1,8 +1,7 @@
-import { GLANCE, type Band, type Checkpoint, type VerdictName } from '@/core';
+import { GLANCE, type Band, type Checkpoint, type ReadingKind, type VerdictName } from '@/core';
 import { setImmediate as breath } from 'node:timers/promises';
 import { pointName } from '@/messages/points';
 import { database } from './db/connection';
-import type { ReadingKind } from './repositories/readings';
 
 /** One reading as the logbook shows it. */
 export interface LogRow {
@@ -18,7 +17,8 @@ export interface LogRow {
   readonly where: string;
   readonly typed: string;
   readonly value: number;
-  readonly unit: Band['unit'];
+  /** Null for what is said in words. */
+  readonly unit: Band['unit'] | null;
   readonly low: number | null;
   readonly high: number | null;
   /** `waiting` until the bench has been judged, `none` for a prediction. */
@@ -104,6 +104,9 @@ const AS_ONE = `json_group_array(json_object(${NAMES.map((name) => `'${name}', $
 export interface LogAsked {
   /** Readings of lessons of this title only. */
   readonly lesson?: string | undefined;
+  readonly group?: string | undefined;
+  readonly day?: string | undefined;
+  readonly session?: number | undefined;
   readonly student?: number | undefined;
   /** Only what is off or a close call. */
   readonly off?: boolean;
@@ -113,7 +116,8 @@ export interface LogAsked {
 }
 
 /** Readings with their verdicts as they are kept, from the newest day and the newest reading back. */
-export async function logbook({ lesson, student, off, before, most }: LogAsked): Promise<LogRow[]> {
+export async function logbook(asked: LogAsked): Promise<LogRow[]> {
+  const { lesson, group, day, session, student, off, before, most } = asked;
   const db = await database();
   const rows = db('sessions')
     // From the newest session back, whatever the planner thinks of it: the first rows are wanted soon, and in this order.
@@ -135,6 +139,10 @@ export async function logbook({ lesson, student, off, before, most }: LogAsked):
     ])
     .limit(most);
   if (lesson) void rows.where('title', lesson);
+  if (group) void rows.where('study_groups.name', group);
+  // A retest of a week later is of its own day.
+  if (day) void rows.whereRaw("(on_date = ? OR date(taken_at, 'localtime') = ?)", [day, day]);
+  if (session !== undefined) void rows.where('sessions.id', session);
   if (student !== undefined) void rows.where('readings.student_id', student);
   // As the index of what is off is made, so that it is used.
   if (off) void rows.whereRaw("verdict IN ('off', 'close')");
@@ -164,7 +172,7 @@ function fromRow(row: Stored, names: Map<string, string>): LogRow {
     where: row.checkpoint === null ? plainWhere(row.point) : nameOf(row.checkpoint, names),
     typed: row.typed,
     value: row.value,
-    unit: row.unit ?? 'A',
+    unit: row.point === GLANCE ? null : (row.unit ?? 'A'),
     low: row.low,
     high: row.high,
     verdict: row.verdict ?? 'waiting',
@@ -207,6 +215,17 @@ export async function* wholeLogbook(): AsyncGenerator<LogRow[]> {
   }
 }
 
+/** Names of groups that have sessions, for choosing among them. */
+export async function loggedGroups(): Promise<string[]> {
+  const rows = (await (
+    await database()
+  )('sessions')
+    .join('study_groups', 'study_groups.id', 'group_id')
+    .orderBy('name')
+    .distinct('name')) as { name: string }[];
+  return rows.map(({ name }) => name);
+}
+
 /** Titles of lessons that have readings, for choosing among them. */
 export async function loggedLessons(): Promise<string[]> {
   const rows = (await (
@@ -230,8 +249,8 @@ export interface LoggedStudent {
 /** A choice of students is offered of so many at most. */
 const STUDENTS_MOST = 300;
 
-/** Students that have readings, of lessons of one title or of all, by group and bench. */
-export async function loggedStudents(lesson: string): Promise<LoggedStudent[]> {
+/** Students that have readings, of lessons of one title and a group or of all, by group and bench. */
+export async function loggedStudents(lesson: string, groupName = ''): Promise<LoggedStudent[]> {
   const rows = (await database())('judgements')
     .join('sessions', 'sessions.id', 'session_id')
     .join('students', 'students.id', 'student_id')
@@ -240,5 +259,6 @@ export async function loggedStudents(lesson: string): Promise<LoggedStudent[]> {
     .orderBy(['group', 'bench'])
     .limit(STUDENTS_MOST);
   if (lesson) void rows.join('lessons', 'lessons.id', 'lesson_id').where('title', lesson);
+  if (groupName) void rows.where('study_groups.name', groupName);
   return (await rows) as LoggedStudent[];
 }

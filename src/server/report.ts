@@ -1,7 +1,8 @@
 import {
   GLANCE,
   lampsIn,
-  sinceMended,
+  countingReadings,
+  standingReadings,
   type Diagnosis,
   type Expected,
   type JudgedPoint,
@@ -10,13 +11,17 @@ import {
 import { likeliestWords } from '@/messages/causes';
 import { checkBook } from './checkBook';
 import { database } from './db/connection';
+import { attendanceOf, type Attendance } from './repositories/attendance';
 import { foundIn } from './repositories/foundFaults';
 import { PREDICTED, type Reading } from './repositories/readings';
+import type { Student } from './repositories/groups';
 import type { Session } from './repositories/sessions';
 
 /** One figure of a report: what counts in the end, and how often it was read. */
 export interface ReportedFigure {
   readonly typed: string;
+  /** In SI; of a look at the lamps, how many are not as planned. */
+  readonly value: number;
   readonly verdict: VerdictName | undefined;
   readonly times: number;
   /** It was read before the bench was mended, and counts no more. */
@@ -30,7 +35,12 @@ export interface ReportRow {
   /** How it stands in the end; right only so far where something is left to measure. */
   readonly state: VerdictName | 'none';
   readonly soFar: boolean;
+  /** Where the student was, if not at their own bench. */
+  readonly away: string;
+  readonly late: boolean;
   readonly predicted: string;
+  /** The same in amperes. */
+  readonly predictedAmps: number | undefined;
   /** By id of the checkpoint, and `seen` for the lamps. */
   readonly figures: Readonly<Record<string, ReportedFigure>>;
   readonly cause: string;
@@ -52,7 +62,11 @@ export interface Report {
 
 /** What came of a session: what was measured, how it was judged, what was found, and how long it took. */
 export async function sessionReport(id: number): Promise<Report> {
-  const [{ session, students, readings, judged }, found] = await Promise.all([checkBook(id), foundIn(id)]);
+  const [{ session, students, readings, judged }, found, attendance] = await Promise.all([
+    checkBook(id),
+    foundIn(id),
+    attendanceOf(id),
+  ]);
   const [faults, benches] = await Promise.all([
     faultsOfLesson(session.lessonId),
     benchesOf(session.lessonId),
@@ -63,14 +77,19 @@ export async function sessionReport(id: number): Promise<Report> {
     const ownFound = found.filter((one) => one.studentId === student.id);
     const mended = Math.max(0, ...ownFound.map(({ after }) => after));
     const { state, next, diagnosis, verdicts } = judged[i]!;
+    const noted = attendance.find((one) => one.studentId === student.id);
+    const guess = lastAt(standingReadings(own), PREDICTED);
     return {
       studentId: student.id,
       bench: student.bench,
       nickname: student.nickname,
       state,
       soFar: state === 'right' && next !== undefined,
-      predicted: lastAt(own, PREDICTED)?.typed ?? '',
-      figures: figuresOf(own, mended, (point, value) =>
+      away: awayWords(noted, students),
+      late: noted?.state === 'late',
+      predicted: guess?.typed ?? '',
+      predictedAmps: guess?.value,
+      figures: figuresOf(standingReadings(own), mended, (point, value) =>
         point === GLANCE ? (value === 0 ? 'right' : 'off') : verdicts[point]?.verdict,
       ),
       cause: diagnosis && state !== 'right' ? perhaps(diagnosis, dictionary.points) : '',
@@ -88,6 +107,13 @@ export async function sessionReport(id: number): Promise<Report> {
   };
 }
 
+/** `absent`, or whose bench it was; empty where a student was at their own. */
+function awayWords(noted: Attendance | undefined, students: readonly Student[]): string {
+  if (noted?.state === 'absent') return 'absent';
+  const at = noted?.state === 'with' && students.find(({ id }) => id === noted.withStudent);
+  return at ? `with ${at.bench} ${at.nickname}` : '';
+}
+
 /** The likeliest cause in words; of a close call that is likeliest right there is none. */
 function perhaps(diagnosis: Diagnosis, points: readonly JudgedPoint[]): string {
   return diagnosis.groups[0]?.causes[0]?.code === 'right' ? '' : likeliestWords(diagnosis, points);
@@ -103,7 +129,7 @@ function figuresOf(
   verdictAt: (point: string, value: number) => VerdictName | undefined,
 ): ReportRow['figures'] {
   const measured = own.filter(({ point }) => point !== PREDICTED);
-  const counting = sinceMended(measured, mended);
+  const counting = countingReadings(measured, mended);
   const points = new Set(measured.map(({ point }) => point));
   return Object.fromEntries(
     [...points].map((point) => {
@@ -111,7 +137,7 @@ function figuresOf(
       const isPast = !counting.includes(last);
       const times = own.filter((reading) => reading.point === point).length;
       const verdict = isPast ? undefined : verdictAt(point, last.value);
-      return [point, { typed: last.typed, verdict, times, isPast }];
+      return [point, { typed: last.typed, value: last.value, verdict, times, isPast }];
     }),
   );
 }
@@ -139,11 +165,18 @@ async function benchesOf(lessonId: number): Promise<Report['benches']> {
   const rows = (await (
     await database()
   )('judgements')
-    .join('sessions', 'sessions.id', 'session_id')
+    .join('sessions', 'sessions.id', 'judgements.session_id')
+    .leftJoin('attendance', (on) => {
+      on.on('attendance.session_id', 'judgements.session_id').andOn(
+        'attendance.student_id',
+        'judgements.student_id',
+      );
+    })
     .where({ lesson_id: lessonId })
-    .whereNot({ state: 'none' })
-    .groupBy('state')
-    .select('state')
+    .whereNot({ 'judgements.state': 'none' })
+    .whereRaw("coalesce(attendance.state, 'here') not in ('absent', 'with')")
+    .groupBy('judgements.state')
+    .select('judgements.state')
     .count({ n: '*' })) as { state: VerdictName; n: number }[];
   return {
     measured: rows.reduce((sum, { n }) => sum + n, 0),

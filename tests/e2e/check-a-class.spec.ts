@@ -86,7 +86,7 @@ test('a correction or retest keeps the earlier reading, in the grid, the logbook
   await reading.fill('1.88');
   await reading.press('Enter');
   await expect(row(page, 1)).toContainText('right');
-  await page.getByRole('button', { name: /Bench 1 Ala, across D1: 2 readings/u }).click();
+  await page.getByRole('button', { name: /^2 readings of Bench 1 Ala, across D1/u }).click();
   await expect(page.getByRole('tooltip')).toContainText('4.80 first reading');
   await expect(page.getByRole('tooltip')).toContainText('1.88 retest');
   await sent(page);

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import '@/features/store/store.css';
 import { LogTable } from '@/features/logbook/LogTable';
 import { admit } from '@/server/access/admit';
-import { logbook, loggedLessons, loggedStudents } from '@/server/logbook';
+import { logbook, loggedGroups, loggedLessons, loggedStudents } from '@/server/logbook';
 
 export const dynamic = 'force-dynamic';
 export const metadata = { title: 'Logbook' };
@@ -15,6 +15,9 @@ const text = z.string().optional().catch(undefined);
 const askedSchema = z.object({
   lesson: text,
   student: number,
+  group: text,
+  day: z.iso.date().optional().catch(undefined),
+  session: number,
   off: text,
   /** Where the page before ended: `2026-11-20.4.87`, day, session and reading. */
   before: z
@@ -30,17 +33,26 @@ export default async function LogbookPage({
   searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
   await admit('/logbook');
-  const { lesson = '', student, off, before } = askedSchema.parse(await searchParams);
-  const choice = { lesson, student, off: off !== undefined };
+  const {
+    lesson = '',
+    group = '',
+    day = '',
+    session,
+    student,
+    off,
+    before,
+  } = askedSchema.parse(await searchParams);
+  const choice = { lesson, group, day, session, student, off: off !== undefined };
   const [onDate = '', sessionId, id] = (before ?? '').split('.');
-  const [rows, lessons, students] = await Promise.all([
+  const [rows, lessons, groups, students] = await Promise.all([
     logbook({
       ...choice,
       most: A_PAGE,
       ...(before ? { before: { onDate, sessionId: Number(sessionId), id: Number(id) } } : {}),
     }),
     loggedLessons(),
-    loggedStudents(lesson),
+    loggedGroups(),
+    loggedStudents(lesson, group),
   ]);
   const last = rows[rows.length - 1];
   return (
@@ -58,6 +70,7 @@ export default async function LogbookPage({
           rows={rows}
           choice={choice}
           lessons={lessons}
+          groups={groups}
           students={students}
           older={rows.length === A_PAGE && last ? `${last.onDate}.${last.sessionId}.${last.id}` : undefined}
           newest={before === undefined}

@@ -2,7 +2,7 @@ import { readingAsNoted, type MeterReading } from '../catalogue/meter';
 import type { Diagnosis } from './diagnosis';
 import { measuredAt } from './dictionary';
 import { RIGHT_STATES } from './faults/fault';
-import { grouped, shownWith, type CauseGroup } from './grouped';
+import { grouped, shownWith, type Cause, type CauseGroup } from './grouped';
 import { meterLimits, type Taken } from './likelihood';
 import { nextMeasurement, type Next } from './next';
 import { outcomesOf } from './outcomes';
@@ -58,6 +58,13 @@ export function judgeReading(
     verdict: judge(reading, band, meter, measured),
     taken: { point: index, value, ...meterLimits(meter, measured, reading) },
   };
+}
+
+/** Every single mistake that the lesson knows, by itself. */
+export function mistakesIn({ dictionary }: Pick<SessionExpectation, 'dictionary'>): readonly Cause[] {
+  return dictionary.signatures.flatMap(({ code, data, also, prior }, place) =>
+    also || RIGHT_STATES.has(code) ? [] : [{ code, data, probability: prior, place }],
+  );
 }
 
 /** Belief in builds that agree with the plan in all that was taken, from which and to which a bench is right, or off. */

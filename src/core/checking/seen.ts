@@ -15,6 +15,8 @@ export const SEEN_WORDS = [
   'other-colour',
   'wrong-lamp',
   'hot',
+  // It was, and is off and cold by now.
+  'was-hot',
 ] as const;
 export type SeenWord = (typeof SEEN_WORDS)[number];
 
@@ -51,7 +53,7 @@ export interface Sight {
 /** What is seen of a candidate: its lamps, and where its parts are. */
 type InSight = Sight & Omit<PlacedMistake, 'code'>;
 
-type Said = Exclude<SeenWord, 'as-planned' | 'wrong-lamp' | 'other-colour'>;
+type Said = Exclude<SeenWord, 'as-planned' | 'wrong-lamp' | 'other-colour' | 'was-hot'>;
 
 /** Chance of a word that does not go with what is there. */
 const RARELY = 0.02;
@@ -85,7 +87,7 @@ function spoken({ lamp, word }: SeenLook, right: Sight): readonly SeenLook[] {
 /** Chance that a word is said at a build that looks so. A lamp that is not in the circuit is dark. */
 function chanceOf({ lamp, word }: SeenLook, sight: InSight, right: Sight): number {
   if (isPlacedWord(word)) return placedChance(sight, lamp, word);
-  if (word === 'hot') return sight.hot ? FELT : FALSE_ALARM;
+  if (word === 'hot' || word === 'was-hot') return sight.hot ? FELT : FALSE_ALARM;
   if (word === 'flicker') return sight.loose ? FLICKERS : FALSE_ALARM;
   if (word === 'wrong-lamp') return anotherIsLit(sight, right) ? TOLD : RARELY;
   if (word === 'as-planned') return 1;
@@ -111,7 +113,13 @@ export function lookLikelihood(sight: InSight, right: Sight, seen: readonly Seen
 
 /** Where nothing is known of what is wrong, a lamp still looks as planned more often than not, and few words are alarms. */
 const UNKNOWN = { asPlanned: 0.6, otherwise: 0.1, alarm: 0.02 } as const;
-const ALARMS: ReadonlySet<SeenLook['word']> = new Set(['flicker', 'hot', 'wrong-lamp', 'other-colour']);
+const ALARMS: ReadonlySet<SeenLook['word']> = new Set([
+  'flicker',
+  'hot',
+  'was-hot',
+  'wrong-lamp',
+  'other-colour',
+]);
 
 /** The same for something else, of which nothing is known. */
 export function unknownLikelihood(right: InSight, seen: readonly SeenLook[]): number {

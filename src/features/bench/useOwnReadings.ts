@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { GLANCE, noteReading } from '@/core';
+import { GLANCE, noteReading, standingReadings } from '@/core';
 import { readSeen, seenText } from '@/messages/seen';
 import { sentences } from '@/messages/findings';
 import { useOutbox } from '@/features/check/useOutbox';
@@ -14,6 +14,8 @@ export const GUESS = 'predicted';
 export interface OwnReadings {
   /** What was entered at a checkpoint, newest last. */
   at(point: string): readonly string[];
+  /** Takes back the newest reading at a checkpoint. */
+  takeBack(point: string): void;
   /** @returns why it is not taken, or nothing */
   enter(point: string, typed: string): string | undefined;
   readonly waiting: number;
@@ -33,8 +35,8 @@ export function useOwnReadings(own: OwnBench, onKept: () => void): OwnReadings {
     onRefused: (_reading, message) => setRefused(message),
   });
   const mine = outbox.waiting.filter((r) => r.studentId === own.studentId);
-  const at = (point: string) =>
-    [...taken, ...mine].filter((r) => r.point === point).map(({ typed }) => typed);
+  const at = (point: string) => standingReadings([...taken, ...mine].filter((r) => r.point === point));
+  const typedAt = (point: string) => at(point).map(({ typed }) => typed);
   const enter = (point: string, typed: string): string | undefined => {
     const figure = figureOf(own, point, typed.trim());
     if ('message' in figure) return figure.message;
@@ -51,7 +53,25 @@ export function useOwnReadings(own: OwnBench, onKept: () => void): OwnReadings {
     });
     return undefined;
   };
-  return { at, enter, waiting: mine.length, problem: outbox.problem || refused };
+  const takeBack = (point: string) => {
+    const newest = at(point).at(-1);
+    if (!newest) return;
+    const { sessionId, studentId, value, step, typed } = newest;
+    outbox.send({
+      sessionId,
+      studentId,
+      point,
+      value,
+      step,
+      typed,
+      kind: 'taken-back',
+      meter: own.meter,
+      takenBy: 'student',
+      takenAt: new Date().toISOString(),
+      entryKey: newKey(),
+    });
+  };
+  return { at: typedAt, takeBack, enter, waiting: mine.length, problem: outbox.problem || refused };
 }
 
 type Figure = { readonly value: number; readonly step: number; readonly typed: string };

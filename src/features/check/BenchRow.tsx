@@ -1,15 +1,17 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { GLANCE, glanceVerdict, type Cause, type Expected, type JudgedBench, type JudgedPoint } from '@/core';
-import { pointName } from '@/messages/points';
+import { isAlarm } from '@/messages/seen';
 import type { Reading } from '@/server/repositories/readings';
-import { StatusMark, STATUS_WORDS } from '@/ui/StatusMark';
+import { StatusMark } from '@/ui/StatusMark';
 import type { Bench, Refused } from './bench';
 import { BenchName, type BenchNameProps } from './BenchName';
 import { CauseWords } from './CauseWords';
-import { countingOf } from './counting';
+import { countingOf, standingAt } from './counting';
 import { FoundMenu, possibleCauses } from './FoundMenu';
+import { isBuilt, presenceWords } from './presence';
 import { ReadingCell } from './ReadingCell';
+import { isSoFar, stateWords } from './stateWords';
 import type { Found } from './useFound';
 import { Why } from './Why';
 
@@ -18,6 +20,8 @@ interface Props extends BenchNameProps {
   readonly points: readonly Expected[];
   /** The same checkpoints, as causes and next measurements name them. */
   readonly judgedPoints: readonly JudgedPoint[];
+  /** Every mistake of the lesson, for saying what it was. */
+  readonly mistakes: readonly Cause[];
   /** Lamps that one looks at; none where there are none. */
   readonly lamps: readonly string[];
   readonly predicted: string;
@@ -26,11 +30,16 @@ interface Props extends BenchNameProps {
   readonly mended: number;
   readonly judged: JudgedBench | undefined;
   readonly refused: Readonly<Record<string, Refused>>;
-  onTake(student: Bench, point: string, typed: string, how?: { readonly sure: boolean }): boolean;
   readonly found: readonly Found[];
+  /** Name of a checkpoint in words. */
+  nameOf(point: string): string;
+  onTake(student: Bench, point: string, typed: string): void;
+  onTakeBack(student: Bench, point: string): void;
+  onMove(student: Bench, point: string, to: number): void;
+  onEmpty(student: Bench): void;
   onRevert(point: string): void;
-  /** This cause was what was really wrong. */
-  onFound(student: Bench, cause: Pick<Cause, 'code' | 'data'>): void;
+  /** This cause, or these words, were what was really wrong. */
+  onFound(student: Bench, cause: Pick<Cause, 'code' | 'data'>, words?: string): void;
   /** It was noted by a slip. */
   onNotFound(id: number): void;
   onColumn(point: string): void;
@@ -38,11 +47,22 @@ interface Props extends BenchNameProps {
   onMeter?(point: string): void;
 }
 
-/** One bench: its figures, how it stands, and the likeliest cause with what would settle it. */
+/** One bench: how it stands, its figures, and the likeliest cause with what would settle it. */
 export function BenchRow(props: Props) {
-  const { row, student, points, lamps, found, predicted, readings, judged, refused } = props;
+  const { row, student, presence, points, lamps, found, predicted, readings, judged, nameOf } = props;
   const { onMeter } = props;
   const [why, setWhy] = useState(false);
+  const seen = lamps.length > 0 ? [GLANCE] : [];
+  const columns = 1 + seen.length + points.length;
+  if (!isBuilt(presence)) {
+    return (
+      <tr className="away">
+        <BenchName {...props} />
+        <td className="state">{presenceWords(presence)}</td>
+        <td colSpan={columns + 1} />
+      </tr>
+    );
+  }
   const state = judged?.state ?? 'none';
   const counting = countingOf(readings, predicted, props.mended);
   const glance = counting.filter((r) => r.point === GLANCE).at(-1);
@@ -51,127 +71,97 @@ export function BenchRow(props: Props) {
   /** What is said of the bench now is not what was found already. */
   const isAnew =
     found.length === 0 || readings.some(({ point, id }) => point !== predicted && (id > lastFound || id < 0));
-  const glanced = glance && glanceVerdict(glance.value);
-  const nameOf = (id: string) => {
-    if (id === GLANCE) return 'lamps';
-    const band = points.find((p) => p.id === id);
-    return band ? pointName(band.point) : 'predicted';
+  const alarm = isAlarm(glance?.typed);
+  const cell = (point: string, column: number, band: Expected | undefined) => {
+    const standing = standingAt(readings, point);
+    const newest = standing[standing.length - 1];
+    return (
+      <ReadingCell
+        key={point}
+        label={`Bench ${student.bench} ${student.nickname}, ${nameOf(point)}`}
+        row={row}
+        column={column}
+        wide={point === GLANCE}
+        passedOver={presence.state === 'late'}
+        band={band}
+        history={readings.filter((r) => r.point === point)}
+        standing={standing}
+        verdict={point === GLANCE ? glance && glanceVerdict(glance.value) : judged?.verdicts[point]}
+        isPast={newest !== undefined && !counting.includes(newest)}
+        refused={props.refused[`${student.id} ${point}`]?.typed}
+        benches={props.others.map(({ id, bench, nickname }) => ({ id, name: `${bench} ${nickname}` }))}
+        onCommit={(typed) => props.onTake(student, point, typed)}
+        onEmpty={() => props.onEmpty(student)}
+        onTakeBack={() => props.onTakeBack(student, point)}
+        onMove={(to) => props.onMove(student, point, to)}
+        onAbsent={() => props.onAttend({ studentId: student.id, state: 'absent', withStudent: null })}
+        onFound={() => isAnew && findBy(causes, student, props.onFound)}
+        onFocus={() => props.onColumn(point)}
+        {...(band && onMeter ? { onMeter: () => onMeter(point) } : {})}
+        onRevert={() => props.onRevert(point)}
+      />
+    );
   };
-  const seen = lamps.length > 0 ? [GLANCE] : [];
-  const open = [predicted, ...seen, ...points.map((p) => p.id)].flatMap((point) => {
-    const problem = refused[`${student.id} ${point}`];
-    return problem ? [{ point, problem }] : [];
-  });
-  const isPast = (point: string) => {
-    const newest = readings.filter((r) => r.point === point).at(-1);
-    return newest !== undefined && !counting.includes(newest);
-  };
-  const cell = (point: string, column: number, band: Expected | undefined) => (
-    <ReadingCell
-      key={point}
-      label={`Bench ${student.bench} ${student.nickname}, ${nameOf(point)}`}
-      row={row}
-      column={column}
-      wide={point === GLANCE}
-      band={band}
-      history={readings.filter((r) => r.point === point)}
-      verdict={point === GLANCE ? glanced : judged?.verdicts[point]}
-      isPast={isPast(point)}
-      refused={refused[`${student.id} ${point}`]?.typed}
-      onCommit={(typed) => props.onTake(student, point, typed)}
-      onFound={() => isAnew && findBy(causes, student, props.onFound)}
-      onFocus={() => props.onColumn(point)}
-      {...(band && onMeter ? { onMeter: () => onMeter(point) } : {})}
-      onRevert={() => props.onRevert(point)}
-    />
-  );
   return (
-    <>
-      <tr>
-        <BenchName
-          student={student}
-          beside={props.beside}
-          different={props.different}
-          onDifferent={props.onDifferent}
-        />
-        <td className="state">
-          <StatusMark status={state} soFar={isSoFar(judged)} /> {stateWords(judged)}
-        </td>
-        {cell(predicted, 0, undefined)}
-        {seen.map((point) => cell(point, 1, undefined))}
-        {points.map((point, i) => cell(point.id, i + 1 + seen.length, point))}
-        <td className="cause" role="status">
-          {judged && (
-            <CauseWords
-              judged={judged}
-              points={points}
-              judgedPoints={props.judgedPoints}
-              seen={glance?.typed}
-            />
-          )}
-          <FoundMenu
-            bench={student.bench}
-            causes={isAnew ? causes : []}
-            points={props.judgedPoints}
-            found={found}
-            onFound={(cause) => props.onFound(student, cause)}
-            onNotFound={props.onNotFound}
-          />
-          {judged && state !== 'none' && (
-            <Button
-              variant="text"
-              className="btn-text why-button"
-              aria-label={`Why is bench ${student.bench} ${stateWords(judged)}?`}
-              onClick={() => setWhy(true)}
-            >
-              why?
-            </Button>
-          )}
-          {judged && why && (
-            <Why
-              title={`Bench ${student.bench}, ${student.nickname}`}
-              judged={judged}
-              points={points}
-              judgedPoints={props.judgedPoints}
-              values={Object.fromEntries(counting.map((r) => [r.point, r.value]))}
-              seen={glance?.typed}
-              onHide={() => setWhy(false)}
-            />
-          )}
-        </td>
-      </tr>
-      {open.map(({ point, problem }) => (
-        <tr key={point} className="refused-row">
-          <td colSpan={points.length + seen.length + 4} role="alert">
-            <strong>
-              Bench {student.bench}, {nameOf(point)}:
-            </strong>{' '}
-            {problem.message}{' '}
-            {problem.perhaps && (
-              <>
-                <Button
-                  size="sm"
-                  variant="quiet"
-                  onClick={() => props.onTake(student, point, problem.perhaps!)}
-                >
-                  Take {problem.perhaps}
-                </Button>{' '}
-                <Button
-                  size="sm"
-                  variant="quiet"
-                  onClick={() => props.onTake(student, point, problem.typed, { sure: true })}
-                >
-                  Keep {problem.typed}
-                </Button>{' '}
-              </>
+    <tr className={alarm ? 'hot' : undefined}>
+      <BenchName {...props} />
+      <td className="state">
+        <StatusMark status={state} soFar={isSoFar(judged)} /> {stateWords(judged)}
+      </td>
+      {cell(predicted, 0, undefined)}
+      {seen.map((point) => cell(point, 1, undefined))}
+      {points.map((point, i) => cell(point.id, i + 1 + seen.length, point))}
+      <td className="cause">
+        <div className="cause-line">
+          <div className="cause-words" role="status">
+            {alarm ? (
+              <strong>Power off. Nothing is measured until it is cold.</strong>
+            ) : (
+              judged && (
+                <CauseWords
+                  judged={judged}
+                  points={points}
+                  judgedPoints={props.judgedPoints}
+                  seen={glance?.typed}
+                />
+              )
             )}
-            <Button size="sm" variant="quiet" onClick={() => props.onRevert(point)}>
-              {problem.typed ? 'Leave it out' : 'Close'}
-            </Button>
-          </td>
-        </tr>
-      ))}
-    </>
+          </div>
+          <div className="cause-tools">
+            <FoundMenu
+              bench={student.bench}
+              causes={isAnew && state !== 'right' ? causes : []}
+              mistakes={isAnew && state !== 'right' && state !== 'none' ? props.mistakes : []}
+              points={props.judgedPoints}
+              found={found}
+              onFound={(cause, words) => props.onFound(student, cause, words)}
+              onNotFound={props.onNotFound}
+            />
+            {judged && state !== 'none' && (
+              <Button
+                variant="text"
+                className="btn-text why-button"
+                aria-label={`Why is bench ${student.bench} ${stateWords(judged)}?`}
+                onClick={() => setWhy(true)}
+              >
+                why?
+              </Button>
+            )}
+          </div>
+        </div>
+        {judged && why && (
+          <Why
+            title={`Bench ${student.bench}, ${student.nickname}`}
+            judged={judged}
+            points={points}
+            judgedPoints={props.judgedPoints}
+            values={Object.fromEntries(counting.map((r) => [r.point, r.value]))}
+            seen={glance?.typed}
+            onHide={() => setWhy(false)}
+          />
+        )}
+      </td>
+    </tr>
   );
 }
 
@@ -180,13 +170,4 @@ function findBy(causes: readonly Cause[], { bench, ...student }: Bench, onFound:
   const [only] = causes;
   if (only && causes.length === 1) onFound({ bench, ...student }, only);
   else document.getElementById(`found-${bench}`)?.click();
-}
-
-function isSoFar(judged: JudgedBench | undefined): boolean {
-  return judged?.state === 'right' && judged.next !== undefined;
-}
-
-function stateWords(judged: JudgedBench | undefined): string {
-  if (!judged || judged.state === 'none') return '–';
-  return isSoFar(judged) ? 'right so far' : STATUS_WORDS[judged.state];
 }

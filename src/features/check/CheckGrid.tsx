@@ -4,35 +4,41 @@ import { useMemo, useState, type ReactNode } from 'react';
 import {
   columnUnit,
   formatPlain,
+  GLANCE,
   lampsIn,
+  mistakesIn,
   partsIn,
   type Expected,
   type JudgedBench,
   type SessionExpectation,
 } from '@/core';
 import { pointName } from '@/messages/points';
-import { benchRead, SEEN_KEYS } from '@/messages/seen';
-import { issueSentence } from '@/messages/issues';
-import { newKey } from '@/ui/newKey';
+import { benchRead, isAlarm, SEEN_KEYS, WAS_HOT } from '@/messages/seen';
 import { Note } from '@/ui/Note';
 import { Scroll } from '@/ui/Scroll';
+import { Alarms } from './Alarms';
 import type { Bench } from './bench';
-import { countingOf } from './counting';
-import { READING_FIELDS, readingSchema } from './reading';
 import { BenchRow } from './BenchRow';
+import { ClassFindings } from './ClassFindings';
+import { countingOf, standingAt } from './counting';
+import { COLUMN_END } from './focusCell';
 import { FromTable } from './FromTable';
 import { GridHead } from './GridHead';
 import type { GridMeter, Keeping } from './keeping';
-import { ClassFindings } from './ClassFindings';
+import { OneBench } from './OneBench';
+import { isBuilt, presenceOf } from './presence';
+import { RefusedTray, type RefusedCell } from './RefusedTray';
 import { StripChart } from './StripChart';
-import { figureTyped } from './typed';
+import { useEntry } from './useEntry';
 import { useHelperName } from './useHelperName';
 import { useJudged } from './useJudged';
+import { useNarrow } from './useNarrow';
 
 export interface CheckGridProps {
   readonly sessionId: number;
   readonly expectation: SessionExpectation;
   readonly students: readonly Bench[];
+  /** How each student's bench stood when the page was made, in their order. */
   readonly judged: readonly JudgedBench[];
   readonly predicted: string;
   readonly keeping: Keeping;
@@ -51,90 +57,117 @@ export interface CheckGridProps {
   readonly notes?: ReactNode;
 }
 
-interface How {
-  /** It is meant, however far off it looks. */
-  readonly sure?: boolean;
-  readonly meter?: string;
-}
-
-/** The class grid: one row a bench, one column a checkpoint. */
+/** The class grid: one row a bench, one column a checkpoint; on a phone one bench at a time. */
 export function CheckGrid(props: CheckGridProps) {
   const { sessionId, expectation, students, predicted, keeping, meter, asFound } = props;
   const { points } = expectation.expected;
-  const { all, refused, refuse, mended } = keeping;
+  const { all, refused, mended } = keeping;
   const lamps = useMemo(() => lampsIn(expectation), [expectation]);
   const parts = useMemo(() => partsIn(expectation), [expectation]);
   const [again, setAgain] = useState<'retest' | 'correction'>('retest');
   const [column, setColumn] = useState(points.findIndex(({ point }) => point.kind === 'resistor'));
+  const [hint, setHint] = useState('');
   const [helper, setHelper] = useHelperName();
+  const narrow = useNarrow();
+  const [wholeGrid, setWholeGrid] = useState(false);
   const expectations = useMemo(() => [expectation, ...(asFound?.values() ?? [])], [expectation, asFound]);
+  const mistakes = useMemo(() => new Map(expectations.map((one) => [one, mistakesIn(one)])), [expectations]);
   const judgedBy = (id: number) => asFound?.get(id) ?? expectation;
+  const presence = (student: Bench) => presenceOf(student, keeping.attendance, students);
+  const built = useMemo(
+    () => students.filter((student) => isBuilt(presenceOf(student, keeping.attendance, students))),
+    [students, keeping.attendance],
+  );
+  const countingAt = (id: number) =>
+    countingOf(
+      all.filter((r) => r.studentId === id),
+      predicted,
+      mended(id),
+    );
   const benches = useMemo(
     () =>
-      students.map(({ id }) => ({
-        ...benchRead(
-          countingOf(
-            all.filter((r) => r.studentId === id),
-            predicted,
-            mended(id),
-          ).filter(({ point }) => point !== predicted),
-          lamps,
-          parts,
-        ),
-        by: Math.max(0, expectations.indexOf(asFound?.get(id) ?? expectation)),
-      })),
+      students.map(({ id }) => {
+        const own = all.filter((r) => r.studentId === id);
+        return {
+          id,
+          ...benchRead(
+            countingOf(own, predicted, mended(id)).filter(({ point }) => point !== predicted),
+            lamps,
+            parts,
+          ),
+          by: Math.max(0, expectations.indexOf(asFound?.get(id) ?? expectation)),
+        };
+      }),
     [students, all, predicted, mended, lamps, parts, expectations, asFound, expectation],
   );
-  const { judged, problem } = useJudged(expectations, benches, props.judged);
-
-  const settle = (studentId: number, point: string) => {
-    refuse(`${studentId} ${point}`, undefined);
-    keeping.settle(studentId, point);
+  const first = new Map(students.map(({ id }, i) => [id, props.judged[i]!] as const));
+  const { judged, problem } = useJudged(expectations, benches, first);
+  const nameOf = (id: string) => {
+    if (id === GLANCE) return 'lamps';
+    const band = points.find((p) => p.id === id);
+    return band ? pointName(band.point) : 'predicted';
   };
-  const take = (
-    student: Bench,
-    point: string,
-    typed: string,
-    { sure = false, meter: by }: How = {},
-  ): boolean => {
-    const key = `${student.id} ${point}`;
-    const own = judgedBy(student.id);
-    const figure = figureTyped(own, point, typed, sure);
-    if ('message' in figure) {
-      refuse(key, figure);
-      return false;
-    }
-    const reading = {
-      sessionId,
-      studentId: student.id,
-      point,
-      kind: all.some((r) => r.studentId === student.id && r.point === point) ? again : ('first' as const),
-      ...figure,
-      meter: by ?? own.meter.name,
-      takenBy: helper.trim().slice(0, 30),
-      takenAt: new Date().toISOString(),
-      entryKey: newKey(),
-    };
-    const fits = readingSchema.safeParse(reading);
-    if (!fits.success) {
-      refuse(key, { typed, message: issueSentence(fits.error, READING_FIELDS, 'The reading') });
-      return false;
-    }
-    settle(student.id, point);
-    keeping.send(reading);
-    return true;
-  };
+  const entry = useEntry({ sessionId, keeping, judgedBy, again, helper, nameOf, onSaid: setHint });
   const readInto = async (student: Bench, point: string) => {
     const says = await meter!.read(student, point);
-    if (!says.ok) refuse(`${student.id} ${point}`, { typed: '', message: says.message });
-    else take(student, point, says.value.typed, { meter: says.value.meter, sure: true });
+    if (!says.ok) keeping.refuse(`${student.id} ${point}`, { typed: '', message: says.message });
+    else entry.take(student, point, says.value.typed, { meter: says.value.meter, sure: true });
   };
+  const glanceOf = (id: number) =>
+    countingAt(id)
+      .filter((r) => r.point === GLANCE)
+      .at(-1)?.typed;
+  const alarms = built.filter(({ id }) => isAlarm(glanceOf(id)));
+  const isAlone = ({ id }: Bench) => keeping.attendance.every((one) => one.withStudent !== id);
+  const othersOf = (student: Bench) => built.filter(({ id }) => id !== student.id);
+  const refusedCells = students.flatMap((student) =>
+    [predicted, GLANCE, ...points.map(({ id }) => id)].flatMap((point): RefusedCell[] => {
+      const cell = refused[`${student.id} ${point}`];
+      return cell ? [{ student, point, name: nameOf(point), problem: cell }] : [];
+    }),
+  );
   const strip = points[column];
+  const common = {
+    lamps,
+    predicted,
+    refused,
+    nameOf,
+    onTake: entry.take,
+    onTakeBack: entry.takeBack,
+    onMove: (student: Bench, point: string, to: number) =>
+      entry.move(
+        student,
+        point,
+        students.find(({ id }) => id === to)!,
+      ),
+  };
+  const single = narrow && !wholeGrid;
   return (
     <>
+      <Alarms benches={alarms} onCold={(student) => entry.take(student, GLANCE, WAS_HOT)} />
+      {narrow && (
+        <p>
+          <button type="button" className="btn btn-quiet" onClick={() => setWholeGrid(!wholeGrid)}>
+            {single ? 'The whole grid' : 'One bench at a time'}
+          </button>
+        </p>
+      )}
+      {single && (
+        <OneBench
+          {...common}
+          students={students}
+          presence={presence}
+          onAttend={keeping.attend}
+          judged={judged}
+          judgedBy={judgedBy}
+          readings={all}
+          counting={countingAt}
+        />
+      )}
       <GridHead
         live={keeping.live}
-        judged={judged}
+        judged={built.map(({ id }) => judged.get(id) ?? NOT_YET)}
+        away={students.length - built.length}
         again={again}
         onAgain={setAgain}
         helper={helper}
@@ -146,15 +179,11 @@ export function CheckGrid(props: CheckGridProps) {
           predicted={predicted}
           again={again}
           current={(studentId, point) =>
-            countingOf(
-              all.filter((r) => r.studentId === studentId),
-              predicted,
-              mended(studentId),
-            )
+            countingAt(studentId)
               .filter((r) => r.point === point)
               .at(-1)?.typed
           }
-          onEnter={(figures) => figures.forEach((one) => take(one.student, one.point, one.typed))}
+          onEnter={(figures) => figures.forEach((one) => entry.take(one.student, one.point, one.typed))}
         />
       </GridHead>
       {props.notes}
@@ -166,80 +195,124 @@ export function CheckGrid(props: CheckGridProps) {
       {strip && (
         <StripChart
           point={strip}
-          readings={students.flatMap((s, i) => {
-            const value = benches[i]?.noted.find((n) => n.point === strip.id)?.value;
-            const verdict = judged[i]?.verdicts[strip.id]?.verdict;
+          readings={built.flatMap((s) => {
+            const value = benches
+              .find(({ id }) => id === s.id)
+              ?.noted.find((n) => n.point === strip.id)?.value;
+            const verdict = judged.get(s.id)?.verdicts[strip.id]?.verdict;
             return value === undefined || !verdict || asFound?.has(s.id)
               ? []
               : [{ bench: s.bench, value, verdict }];
           })}
         />
       )}
-      <ClassFindings expectation={expectation} students={students} judged={judged} />
-      <Scroll label="Benches and their figures">
-        <table className="table check-grid">
-          <thead>
-            <tr>
-              <th scope="col">bench</th>
-              <th scope="col">state</th>
-              <th scope="col">
-                predicted
-                <br />
-                mA
-              </th>
-              {lamps.length > 0 && (
-                <th scope="col" title={`Type ok, or: ${SEEN_KEYS}.`}>
-                  lamps
-                  <br />
-                  ok, or 2 dark
+      <ClassFindings
+        expectation={expectation}
+        students={built}
+        judged={built.map(({ id }) => judged.get(id) ?? NOT_YET)}
+      />
+      {!single && (
+        <Scroll label="Benches and their figures" className="scroll-x grid-scroll">
+          <table className="table check-grid">
+            <thead>
+              <tr>
+                <th scope="col" className="bench-cell">
+                  bench
                 </th>
-              )}
-              {points.map((point) => (
-                <ColumnHead key={point.id} point={point} />
-              ))}
-              <th scope="col">most likely, and what would settle it</th>
-            </tr>
-          </thead>
-          <tbody>
-            {students.map((student, i) => (
-              <BenchRow
-                key={student.id}
-                row={i}
-                student={student}
-                points={judgedBy(student.id).expected.points}
-                judgedPoints={judgedBy(student.id).dictionary.points}
-                beside={
-                  props.photographed && {
-                    href: `/check/${sessionId}/beside/${student.id}`,
-                    taken: props.photographed.includes(student.id),
+                <th scope="col" className="state">
+                  state
+                </th>
+                <th scope="col">
+                  predicted
+                  <br />
+                  mA
+                </th>
+                {lamps.length > 0 && (
+                  <th scope="col" title={`Type ok, or: ${SEEN_KEYS}.`}>
+                    lamps
+                    <br />
+                    ok, or 2 dark
+                  </th>
+                )}
+                {points.map((point) => (
+                  <ColumnHead key={point.id} point={point} />
+                ))}
+                <th scope="col">most likely, and what would settle it</th>
+              </tr>
+            </thead>
+            <tbody>
+              {students.map((student, i) => (
+                <BenchRow
+                  key={student.id}
+                  {...common}
+                  row={i}
+                  student={student}
+                  presence={presence(student)}
+                  others={isAlone(student) ? othersOf(student) : []}
+                  onAttend={keeping.attend}
+                  points={judgedBy(student.id).expected.points}
+                  judgedPoints={judgedBy(student.id).dictionary.points}
+                  mistakes={mistakes.get(judgedBy(student.id)) ?? []}
+                  beside={
+                    props.photographed && {
+                      href: `/check/${sessionId}/beside/${student.id}`,
+                      taken: props.photographed.includes(student.id),
+                    }
                   }
-                }
-                different={props.contexts?.words(student.id)}
-                {...(props.contexts?.onOpen ? { onDifferent: () => props.contexts?.onOpen?.(student) } : {})}
-                predicted={predicted}
-                readings={all.filter((r) => r.studentId === student.id)}
-                mended={mended(student.id)}
-                lamps={lamps}
-                found={keeping.found.filter((f) => f.studentId === student.id)}
-                onFound={(bench, cause) => keeping.note(bench.id, cause, helper)}
-                onNotFound={keeping.takeBack}
-                judged={judged[i]}
-                refused={refused}
-                onTake={take}
-                onRevert={(point) => settle(student.id, point)}
-                onColumn={(point) => {
-                  if (points.some((p) => p.id === point)) setColumn(points.findIndex((p) => p.id === point));
-                  meter?.at(student, point);
-                }}
-                {...(meter ? { onMeter: (point: string) => void readInto(student, point) } : {})}
-              />
-            ))}
-          </tbody>
-        </table>
-      </Scroll>
+                  different={props.contexts?.words(student.id)}
+                  {...(props.contexts?.onOpen
+                    ? { onDifferent: () => props.contexts?.onOpen?.(student) }
+                    : {})}
+                  readings={all.filter((r) => r.studentId === student.id)}
+                  mended={mended(student.id)}
+                  found={keeping.found.filter((f) => f.studentId === student.id)}
+                  onFound={(bench, cause, words) => keeping.note(bench.id, cause, helper, words)}
+                  onNotFound={keeping.takeBack}
+                  judged={judged.get(student.id)}
+                  onEmpty={({ bench }) =>
+                    setHint(
+                      `Bench ${bench}: nothing is typed. Arrow down leaves it empty, a marks it absent.`,
+                    )
+                  }
+                  onRevert={(point) => entry.settle(student.id, point)}
+                  onColumn={(point) => {
+                    if (points.some((p) => p.id === point))
+                      setColumn(points.findIndex((p) => p.id === point));
+                    meter?.at(student, point);
+                  }}
+                  {...(meter ? { onMeter: (point: string) => void readInto(student, point) } : {})}
+                />
+              ))}
+            </tbody>
+          </table>
+        </Scroll>
+      )}
+      <div className="grid-foot">
+        <p id={COLUMN_END} className="grid-hint" role="status" tabIndex={-1}>
+          {hint ||
+            (single
+              ? ''
+              : 'Enter goes to the next bench. Arrow down leaves one empty, a marks it absent, Delete takes a figure back.')}
+          {entry.lastTaken && (
+            <>
+              {' '}
+              <button type="button" className="btn btn-quiet btn-sm" onClick={entry.putBack}>
+                Put it back
+              </button>
+            </>
+          )}
+        </p>
+        <RefusedTray
+          cells={refusedCells}
+          onTake={(cell, typed, sure) => entry.take(cell.student, cell.point, typed, { sure })}
+          onLeave={(cell) => entry.settle(cell.student.id, cell.point)}
+        />
+      </div>
     </>
   );
 }
+
+const NOT_YET: JudgedBench = { verdicts: {}, state: 'none' };
 
 function ColumnHead({ point }: { point: Expected }) {
   const { name, scale } = columnUnit(point.unit);

@@ -5,6 +5,7 @@ import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import type { SessionExpectation } from '@/core';
 import { contextWords } from '@/messages/context';
+import type { Attendance } from '@/server/repositories/attendance';
 import type { Reading } from '@/server/repositories/readings';
 import { heard } from '@/ui/heard';
 import { Note } from '@/ui/Note';
@@ -14,6 +15,7 @@ import { BenchContextForm, type KnownContext } from './BenchContextForm';
 import { CheckGrid, type CheckGridProps } from './CheckGrid';
 import type { GridMeter, Keeping } from './keeping';
 import { Renewal } from './Renewal';
+import { useAttendance } from './useAttendance';
 import { useFound, type Found } from './useFound';
 import { useReadings } from './useReadings';
 import { useRefused } from './useRefused';
@@ -27,6 +29,9 @@ export interface CheckSessionProps extends Omit<
   /** Who looks may say what is different on a bench. */
   readonly mayDiffer?: boolean;
   readonly readings: readonly Reading[];
+  readonly attendance: readonly Attendance[];
+  /** Tag of who is in the session: when another is heard of, the page is loaded anew. */
+  readonly roster: string;
   readonly outdated: boolean;
   /** By what the benches are judged in this page, as a word. */
   readonly judgedBy: string;
@@ -50,6 +55,8 @@ export function CheckSession(props: CheckSessionProps) {
     renewed,
     judgedBy,
     found,
+    attendance,
+    roster,
     meterAt,
     different = NONE,
     mayDiffer = false,
@@ -73,12 +80,19 @@ export function CheckSession(props: CheckSessionProps) {
   };
   const refused = useRefused();
   const faults = useFound(sessionId, found);
+  const there = useAttendance(sessionId, attendance);
   const { all, live, outbox } = useReadings(
     sessionId,
     readings,
     ({ studentId, point, typed }, message) => refused.refuse(`${studentId} ${point}`, { typed, message }),
     faults.follow,
-    setJudgedNow,
+    {
+      onJudgedBy: setJudgedNow,
+      onAttendance: there.follow,
+      onRoster: (tag) => {
+        if (tag !== roster) router.refresh();
+      },
+    },
   );
   const keeping: Keeping = {
     ...refused,
@@ -87,8 +101,11 @@ export function CheckSession(props: CheckSessionProps) {
     send: outbox.send,
     settle: outbox.settle,
     found: faults.found,
+    attendance: there.attendance,
+    attend: (noted) => void there.attend(noted),
     // What it was found by is kept before it, so that it is not taken for a reading of the mended bench.
-    note: (studentId, cause, by) => void outbox.retry().then(() => faults.note(studentId, cause, by)),
+    note: (studentId, cause, by, words) =>
+      void outbox.retry().then(() => faults.note(studentId, cause, by, words)),
     takeBack: (id) => void faults.takeBack(id),
     mended: (id) => Math.max(0, ...faults.found.filter((f) => f.studentId === id).map((f) => f.after)),
   };
@@ -124,10 +141,13 @@ export function CheckSession(props: CheckSessionProps) {
           </Button>
         </Note>
       )}
-      {faults.problem && (
-        <Note kind="refusal" live>
-          {faults.problem}
-        </Note>
+      {[faults.problem, there.problem].map(
+        (problem) =>
+          problem && (
+            <Note key={problem} kind="refusal" live>
+              {problem}
+            </Note>
+          ),
       )}
     </>
   );

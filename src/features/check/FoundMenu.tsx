@@ -1,23 +1,28 @@
+import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Dropdown from 'react-bootstrap/Dropdown';
 import type { Cause, JudgedBench, JudgedPoint } from '@/core';
 import { causeWords } from '@/messages/causes';
+import { FoundDialog } from './FoundDialog';
 import type { Found } from './useFound';
 
 interface Props {
   readonly bench: number;
   /** What may be wrong now; none where that was found already. */
   readonly causes: readonly Cause[];
+  /** Every mistake of the lesson, where one may be noted. */
+  readonly mistakes: readonly Cause[];
   readonly points: readonly JudgedPoint[];
   readonly found: readonly Found[];
-  onFound(cause: Cause): void;
+  /** @param words what it was, where it is no mistake that the lesson knows */
+  onFound(cause: Pick<Cause, 'code' | 'data'>, words?: string): void;
   onNotFound(id: number): void;
 }
 
-/** So many causes are offered to choose from. */
-const OFFERED_MOST = 10;
+/** So many causes are offered at once; the others stand by part behind them. */
+const OFFERED_MOST = 6;
 
-/** The causes of which one may be what was really wrong: every one that is named, the likeliest first. */
+/** The causes of which one may be what was really wrong, the likeliest first. */
 export function possibleCauses(judged: JudgedBench | undefined): readonly Cause[] {
   if (!judged || judged.state === 'right') return [];
   return (judged.diagnosis?.groups ?? [])
@@ -26,13 +31,47 @@ export function possibleCauses(judged: JudgedBench | undefined): readonly Cause[
     .slice(0, OFFERED_MOST);
 }
 
-/** Notes what was really found: the one cause there is, or one of several that no measurement tells apart. */
-export function FoundMenu({ bench, causes, points, found, onFound, onNotFound }: Props) {
+/** Notes what was really found: a likely cause, any other mistake of the lesson, or words of one's own. */
+export function FoundMenu({ bench, causes, mistakes, points, found, onFound, onNotFound }: Props) {
+  const [asks, setAsks] = useState(false);
+  const [only] = causes;
   return (
     <>
-      <Causes bench={bench} causes={causes} points={points} onFound={onFound} />
+      {only && causes.length === 1 && (
+        <Button
+          variant="text"
+          className="btn-text why-button"
+          aria-label={`Bench ${bench}: it was this, ${causeWords(only, points)}`}
+          onClick={() => onFound(only)}
+        >
+          it was this
+        </Button>
+      )}
+      {mistakes.length > 0 && (
+        <Dropdown className="found-menu">
+          <Dropdown.Toggle
+            variant="text"
+            className="btn-text why-button"
+            id={`found-${bench}`}
+            aria-label={`Bench ${bench}: it was …`}
+          >
+            it was …
+          </Dropdown.Toggle>
+          <Dropdown.Menu renderOnMount={false} popperConfig={{ strategy: 'fixed' }}>
+            {causes.map((cause, i) => (
+              <Dropdown.Item key={i} as="button" type="button" onClick={() => onFound(cause)}>
+                {causeWords(cause, points)}
+              </Dropdown.Item>
+            ))}
+            {causes.length > 0 && <Dropdown.Divider />}
+            <Dropdown.Item as="button" type="button" onClick={() => setAsks(true)}>
+              another mistake, or your own words …
+            </Dropdown.Item>
+          </Dropdown.Menu>
+        </Dropdown>
+      )}
       {found.map(({ id, words }) => (
-        <div key={id} className="small-print">
+        <span key={id} className="small-print found-words">
           found: {words}{' '}
           <Button
             variant="text"
@@ -42,44 +81,20 @@ export function FoundMenu({ bench, causes, points, found, onFound, onNotFound }:
           >
             not so
           </Button>
-        </div>
+        </span>
       ))}
+      {asks && (
+        <FoundDialog
+          bench={bench}
+          mistakes={mistakes}
+          points={points}
+          onFound={(cause, words) => {
+            setAsks(false);
+            onFound(cause, words);
+          }}
+          onHide={() => setAsks(false)}
+        />
+      )}
     </>
-  );
-}
-
-function Causes({ bench, causes, points, onFound }: Omit<Props, 'found' | 'onNotFound'>) {
-  const [only] = causes;
-  if (!only) return null;
-  if (causes.length === 1) {
-    return (
-      <Button
-        variant="text"
-        className="btn-text why-button"
-        aria-label={`Bench ${bench}: it was this, ${causeWords(only, points)}`}
-        onClick={() => onFound(only)}
-      >
-        it was this
-      </Button>
-    );
-  }
-  return (
-    <Dropdown className="found-menu">
-      <Dropdown.Toggle
-        variant="text"
-        className="btn-text why-button"
-        id={`found-${bench}`}
-        aria-label={`Bench ${bench}: it was …`}
-      >
-        it was …
-      </Dropdown.Toggle>
-      <Dropdown.Menu renderOnMount={false}>
-        {causes.map((cause, i) => (
-          <Dropdown.Item key={i} as="button" type="button" onClick={() => onFound(cause)}>
-            {causeWords(cause, points)}
-          </Dropdown.Item>
-        ))}
-      </Dropdown.Menu>
-    </Dropdown>
   );
 }

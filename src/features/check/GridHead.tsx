@@ -9,6 +9,7 @@ const STATES: readonly Status[] = ['right', 'close', 'off', 'none'];
 export function GridHead({
   live,
   judged,
+  away,
   again,
   onAgain,
   helper,
@@ -16,7 +17,10 @@ export function GridHead({
   children,
 }: {
   live: boolean | undefined;
+  /** Of benches at which somebody builds. */
   judged: readonly JudgedBench[];
+  /** So many are absent, or at another's bench. */
+  away: number;
   again: 'retest' | 'correction';
   onAgain: (kind: 'retest' | 'correction') => void;
   helper: string;
@@ -56,6 +60,11 @@ export function GridHead({
             {state === 'right' && soFar > 0 && <span className="soft"> ({soFar} so far)</span>}
           </li>
         ))}
+        {away > 0 && (
+          <li>
+            – <strong>{away}</strong> away
+          </li>
+        )}
         {live !== undefined && (
           <li className="soft">{live ? 'follows the benches' : 'alone, until the program answers'}</li>
         )}

@@ -1,20 +1,11 @@
 'use client';
 
-import { useRef, useState, type KeyboardEvent } from 'react';
-import OverlayTrigger from 'react-bootstrap/OverlayTrigger';
-import Popover from 'react-bootstrap/Popover';
+import { useRef, useState, type ChangeEvent, type KeyboardEvent } from 'react';
 import { formatEntered, formatQuantity, type Expected, type Verdict } from '@/core';
 import { STATUS_WORDS } from '@/ui/StatusMark';
-import { clockTime } from '@/ui/dates';
+import { EarlierReadings, type ShownReading } from './EarlierReadings';
+import { cellId, focusCell, focusColumnEnd } from './focusCell';
 import { MiniBand } from './MiniBand';
-
-export interface ShownReading {
-  readonly typed: string;
-  readonly value: number;
-  readonly kind: 'first' | 'correction' | 'retest';
-  readonly takenAt: string;
-  readonly takenBy: string;
-}
 
 interface Props {
   readonly label: string;
@@ -22,81 +13,138 @@ interface Props {
   readonly column: number;
   /** Words, not a figure. */
   readonly wide?: boolean;
+  /** Enter goes past it: nobody is there yet. */
+  readonly passedOver?: boolean;
   readonly band: Expected | undefined;
+  /** Every row of this cell, oldest first; the readings of it that were not taken back. */
   readonly history: readonly ShownReading[];
+  readonly standing: readonly ShownReading[];
   readonly verdict: Verdict | undefined;
   /** The newest figure is of the build before it was mended, and counts no more. */
   readonly isPast?: boolean;
-  /** Text that was typed and not taken, with the reason elsewhere in the row. */
+  /** Text that was typed and not taken, with the reason elsewhere. */
   readonly refused: string | undefined;
-  onCommit(typed: string): boolean;
+  /** Benches to which a figure may be moved. */
+  readonly benches: readonly { readonly id: number; readonly name: string }[];
+  onCommit(typed: string): void;
   onFocus(): void;
   onRevert(): void;
+  /** Enter was pressed on an empty cell: it waits for a key that says what is meant. */
+  onEmpty(): void;
+  /** The newest figure is taken back, or moved to another bench. */
+  onTakeBack(): void;
+  onMove(studentId: number): void;
+  onAbsent(): void;
   /** The likeliest cause of this bench was what was found. */
   onFound(): void;
   /** The meter’s figure is to drop in. */
   onMeter?(): void;
 }
 
-/** One checkpoint of one bench: type a figure, Enter, next bench. */
+/** Keys that say what an empty cell means; until one is pressed after Enter, nothing that is typed goes in. */
+const RELEASING = new Set(['ArrowDown', 'ArrowUp', 'Escape', 'Backspace', 'Tab']);
+
+/** One checkpoint of one bench: type a figure, Enter, next bench. A figure that is not taken stays; the caret goes on. */
 export function ReadingCell(props: Props) {
-  const { label, row, column, wide = false, band, history, verdict, isPast = false, refused } = props;
-  const current = history[history.length - 1];
+  const { label, row, column, wide = false, band, history, standing, verdict, isPast = false } = props;
+  const { refused } = props;
+  const current = standing[standing.length - 1];
   const [typed, setTyped] = useState<string | undefined>();
+  const [waits, setWaits] = useState(false);
   // Enter commits and then leaves the cell, which would commit once more before the next render.
   const draft = useRef<string | undefined>(undefined);
   const write = (text: string | undefined) => {
     draft.current = text;
     setTyped(text);
   };
-  const clash = clashIn(history);
+  const clash = clashIn(standing);
   /** What stands there, and counts: to type it again says nothing. */
-  const standing = isPast ? undefined : (current?.typed ?? '');
+  const stands = isPast ? undefined : (current?.typed ?? '');
   const shown = typed ?? (refused || current?.typed) ?? '';
-  const commit = (): boolean => {
+  const commit = () => {
     const text = draft.current?.trim();
     write(undefined);
-    if (text === undefined || text === standing) return true;
-    return text === '' || props.onCommit(text);
+    if (text === undefined || text === stands || text === '') return;
+    props.onCommit(text);
+  };
+  const isEmpty = () => (draft.current ?? shown).trim() === '';
+  const change = (event: ChangeEvent<HTMLInputElement>) => {
+    // The browser's own undo brings back text of a figure that was sent long ago.
+    const { inputType } = event.nativeEvent as InputEvent;
+    if (inputType === 'historyUndo' || inputType === 'historyRedo') return;
+    write(event.target.value);
+  };
+  const enter = (step: 1 | -1) => {
+    if (isEmpty()) {
+      setWaits(true);
+      props.onEmpty();
+      return;
+    }
+    commit();
+    focusCell(row, column, step, 'there') ?? focusColumnEnd();
   };
   const key = (event: KeyboardEvent<HTMLInputElement>) => {
-    const step = event.key === 'Enter' ? (event.shiftKey ? -1 : 1) : { ArrowDown: 1, ArrowUp: -1 }[event.key];
-    if (event.key === '!') {
+    const plain = !event.ctrlKey && !event.metaKey && !event.altKey;
+    const did = (work: () => void) => {
       event.preventDefault();
-      props.onFound();
+      work();
+    };
+    if (waits) {
+      if (RELEASING.has(event.key) || event.key === 'a') setWaits(false);
+      else if (plain && event.key !== 'Shift') return event.preventDefault();
     }
-    if (event.key === 'r' && props.onMeter && !draft.current && !event.ctrlKey && !event.metaKey) {
-      event.preventDefault();
-      props.onMeter();
-    }
-    if (event.key === 'Escape') {
-      write(undefined);
-      props.onRevert();
-    }
-    if (step === undefined) return;
-    event.preventDefault();
-    if (commit()) focusCell(row + step, column);
+    if (event.key === 'Enter') return did(() => enter(event.shiftKey ? -1 : 1));
+    const step = ({ ArrowDown: 1, ArrowUp: -1 } as const)[event.key];
+    if (step !== undefined)
+      return did(() => {
+        commit();
+        void focusCell(row, column, step, 'any');
+      });
+    if (event.key === 'Escape') return did(() => (write(undefined), props.onRevert()));
+    if (event.key === 'Delete' && draft.current === undefined) return did(props.onTakeBack);
+    if (!plain) return;
+    if (event.key === '!') return did(props.onFound);
+    if (event.key === 'a' && !wide && isEmpty())
+      return did(() => {
+        props.onAbsent();
+        focusCell(row, column, 1, 'there') ?? focusColumnEnd();
+      });
+    if (event.key === 'r' && props.onMeter && !draft.current) did(props.onMeter);
   };
   return (
-    <td className={cellClass(verdict, wide, isPast)}>
+    <td className={cellClass(verdict, wide, isPast, waits)}>
       <div className="reading-line">
         <input
           id={cellId(row, column)}
+          data-passed-over={props.passedOver || undefined}
           aria-label={labelled(label, verdict, isPast)}
-          aria-invalid={refused !== undefined}
+          aria-invalid={refused !== undefined || waits}
           title={isPast ? PAST : howSure(verdict, band)}
           inputMode={wide ? 'text' : 'decimal'}
           autoComplete="off"
           value={shown}
-          onChange={(event) => write(event.target.value)}
+          onChange={change}
           onFocus={(event) => {
             event.target.select();
             props.onFocus();
           }}
-          onBlur={commit}
+          onBlur={() => {
+            setWaits(false);
+            commit();
+          }}
+          onMouseDown={() => setWaits(false)}
           onKeyDown={key}
         />
-        {history.length > 1 && <Earlier history={history} label={label} />}
+        {history.length > 0 && (
+          <EarlierReadings
+            label={label}
+            history={history}
+            newest={current}
+            benches={props.benches}
+            onTakeBack={props.onTakeBack}
+            onMove={props.onMove}
+          />
+        )}
       </div>
       {clash && <div className="clash">{clash}</div>}
       <Placed band={band} value={current?.value} verdict={verdict} />
@@ -125,8 +173,15 @@ function labelled(label: string, verdict: Verdict | undefined, isPast: boolean):
 
 const PAST = 'read before it was mended';
 
-function cellClass(verdict: Verdict | undefined, wide: boolean, isPast: boolean): string {
-  return `reading${verdict?.verdict === 'off' ? ' off' : ''}${wide ? ' glance' : ''}${isPast ? ' past' : ''}`;
+function cellClass(verdict: Verdict | undefined, wide: boolean, isPast: boolean, waits: boolean): string {
+  const words = [
+    'reading',
+    verdict?.verdict === 'off' && 'off',
+    wide && 'glance',
+    isPast && 'past',
+    waits && 'waits',
+  ];
+  return words.filter(Boolean).join(' ');
 }
 
 /** What the meter's own resolution and accuracy leave open. */
@@ -136,42 +191,4 @@ function howSure(verdict: Verdict | undefined, band: Expected | undefined): stri
   const { unit } = band;
   if (range === 0) return `± ${formatQuantity(uncertainty, unit, 2)}, by watch, count or ear`;
   return `± ${formatQuantity(uncertainty, unit, 2)}, as read on the ${formatEntered(range, unit)} range`;
-}
-
-function cellId(row: number, column: number): string {
-  return `cell-${row}-${column}`;
-}
-
-export function focusCell(row: number, column: number): void {
-  document.getElementById(cellId(row, column))?.focus();
-}
-
-const KIND_WORDS = { first: 'first reading', correction: 'correction', retest: 'retest' } as const;
-
-/** All readings of a cell, newest last: a correction or retest never takes the earlier one away. */
-function Earlier({ history, label }: { history: readonly ShownReading[]; label: string }) {
-  const popover = (
-    <Popover id={`history-${label.replace(/\W+/gu, '-')}`}>
-      <Popover.Body>
-        <ol className="history">
-          {history.map((reading, i) => (
-            <li key={i}>
-              {reading.typed}{' '}
-              <span className="soft">
-                {KIND_WORDS[reading.kind]}, {clockTime(reading.takenAt)}
-                {reading.takenBy && `, ${reading.takenBy}`}
-              </span>
-            </li>
-          ))}
-        </ol>
-      </Popover.Body>
-    </Popover>
-  );
-  return (
-    <OverlayTrigger trigger="click" rootClose placement="bottom" overlay={popover}>
-      <button type="button" className="earlier" aria-label={`${label}: ${history.length} readings`}>
-        {history.length}×
-      </button>
-    </OverlayTrigger>
-  );
 }

@@ -7,13 +7,18 @@ import { Scroll } from '@/ui/Scroll';
 /** What came of a session, to keep and to print. */
 export function SessionReport({ report }: { report: Report }) {
   const { points, rows, hasLamps, faults, benches } = report;
-  const measured = rows.filter(({ state }) => state !== 'none');
+  const there = rows.filter(({ away }) => away === '');
+  const measured = there.filter(({ state }) => state !== 'none');
+  const absent = rows.filter(({ away }) => away === 'absent').length;
+  const shared = rows.length - there.length - absent;
   const right = measured.filter(({ state }) => state === 'right').length;
   return (
     <>
       <p>
-        {measured.length} of {rows.length} benches were measured; {right} of them stand right
+        {measured.length} of {there.length} benches were measured; {right} of them stand right
         {measured.length > 0 && ` (${Math.round((100 * right) / measured.length)} %)`}.
+        {absent > 0 && ` ${absent} absent.`}
+        {shared > 0 && ` ${shared} at the bench of another.`}
         {benches.measured > measured.length &&
           ` Over all its sessions this lesson had ${benches.right} right of ${benches.measured} measured.`}
       </p>
@@ -39,12 +44,17 @@ export function SessionReport({ report }: { report: Report }) {
           </thead>
           <tbody>
             {rows.map((row) => (
-              <tr key={row.studentId}>
+              <tr key={row.studentId} className={row.away ? 'away' : undefined}>
                 <th scope="row">
                   <span className="bench-number">{row.bench}</span> {row.nickname}
                 </th>
                 <td className="state">
-                  <StatusMark status={row.state} soFar={row.soFar} /> {standsWords(row)}
+                  {row.away || (
+                    <>
+                      <StatusMark status={row.state} soFar={row.soFar} /> {standsWords(row)}
+                      {row.late && <span className="small-print"> late</span>}
+                    </>
+                  )}
                 </td>
                 <td>{row.predicted}</td>
                 {hasLamps && <Figure row={row} point={GLANCE} />}

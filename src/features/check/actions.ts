@@ -10,6 +10,13 @@ import { contextChoices, keepBenchContexts, withBatch, type ContextChoices } fro
 import type { HeldContext } from '@/server/repositories/benchContexts';
 import { readHouseMeter, type MeterSays } from '@/server/instruments/meter';
 import { renewalChanges, renewedFor, type RenewalChanges } from '@/server/renewal';
+import {
+  ATTENDANCE,
+  attendanceOf,
+  noteAttendance,
+  type Attendance,
+  type NotedAttendance,
+} from '@/server/repositories/attendance';
 import { addCode, codesOf, endCodesOf, type Code } from '@/server/repositories/codes';
 import { addFound, removeFound, type FoundFault, type NewFound } from '@/server/repositories/foundFaults';
 import { freeSeat, seatsOf } from '@/server/repositories/seats';
@@ -93,18 +100,23 @@ const foundSchema = z.strictObject({
   sessionId: idSchema,
   studentId: idSchema,
   cause: z.object({ code: z.string().max(40), data: z.record(z.string(), z.unknown()) }),
+  words: z.string().trim().min(1).max(120).optional(),
   foundBy: z.string().max(30),
   foundAt: z.iso.datetime(),
   entryKey: z.uuid(),
 });
 
 /** Keeps what was really wrong with a bench: the logbook counts it, and the next class's causes are weighed by that. */
-export async function faultFound(found: Omit<NewFound, 'words'>): Promise<Answer<FoundFault>> {
+export async function faultFound(
+  found: Omit<NewFound, 'words'> & { readonly words?: string },
+): Promise<Answer<FoundFault>> {
   return guarded('faultFound', async (asking) => {
-    const known = foundSchema.parse(found);
-    const stranger = notTheirs(asking, known.sessionId);
+    const { words, ...known } = foundSchema.parse(found);
+    const stranger = notTheirs(asking, known.sessionId, known.studentId);
     if (stranger) return failed(stranger);
     const { dictionary } = await expectationAt(known.sessionId, known.studentId);
+    if (words !== undefined && known.cause.code === 'something-else')
+      return done(await addFound({ ...known, cause: { code: 'something-else', data: {} }, words }));
     // Only what the session knows of is counted.
     const told = JSON.stringify(known.cause.data);
     const cause = dictionary.signatures.find(
@@ -190,6 +202,26 @@ export async function setHints(sessionId: number, hints: Hints): Promise<Answer<
     const known = z.enum(HINTS).parse(hints);
     await setSessionHints(idSchema.parse(sessionId), known);
     return done(known);
+  });
+}
+
+const attendanceSchema = z.strictObject({
+  studentId: idSchema,
+  state: z.enum(ATTENDANCE),
+  withStudent: idSchema.nullable(),
+});
+
+/** Notes who is there, who is late, and who works at whose bench. */
+export async function noteWhoIsThere(
+  sessionId: number,
+  noted: NotedAttendance,
+): Promise<Answer<Attendance[]>> {
+  return guarded('noteWhoIsThere', async (asking) => {
+    const id = idSchema.parse(sessionId);
+    const stranger = notTheirs(asking, id);
+    if (stranger) return failed(stranger);
+    await noteAttendance(id, attendanceSchema.parse(noted));
+    return done(await attendanceOf(id));
   });
 }
 

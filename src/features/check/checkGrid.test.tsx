@@ -17,6 +17,7 @@ jest.mock('./actions', () => ({
   contextChoicesOf: jest.fn(),
   keepContext: jest.fn(),
   keepReading: jest.fn(),
+  noteWhoIsThere: jest.fn(),
   readMeterAt: jest.fn(),
   renewSession: jest.fn(),
   takeBackRenewal: jest.fn(),
@@ -37,6 +38,8 @@ function open(more: Partial<CheckSessionProps> = {}) {
       expectation={expectation}
       students={students}
       readings={[]}
+      attendance={[]}
+      roster="10.1 11.1 12.1 / "
       judged={students.map(() => ({ state: 'none', verdicts: {} }))}
       predicted="predicted"
       outdated={false}
@@ -139,7 +142,7 @@ describe('a figure', () => {
     await user.clear(cell(1, 'across R1'));
     await user.type(cell(1, 'across R1'), '2.88{Enter}');
     await waitFor(() => expect(sent().map(({ kind }) => kind)).toEqual(['first', 'retest', 'correction']));
-    await user.click(screen.getByRole('button', { name: /across R1: 3 readings/u }));
+    await user.click(screen.getByRole('button', { name: /^3 readings of Bench 1 Wren, across R1/u }));
     const history = await screen.findByRole('tooltip');
     expect(said(history)).toMatch(/0\.5 first reading.*2\.9 retest.*2\.88 correction/u);
   });

@@ -1,7 +1,7 @@
-import { columnUnit, GLANCE, toCsv } from '@/core';
+import { columnUnit, GLANCE, toCsv, type Expected } from '@/core';
 import { pointName } from '@/messages/points';
 import { houseStyle } from '@/server/repositories/settings';
-import { sessionReport, type ReportRow } from '@/server/report';
+import { sessionReport, type ReportedFigure, type ReportRow } from '@/server/report';
 import { slug } from '@/ui/download';
 
 /** The report of a session in the house's own dialect, one row a bench. */
@@ -21,10 +21,13 @@ export async function reportCsv(id: number): Promise<{ name: string; text: strin
   const body = rows.map((row) => [
     row.bench,
     row.nickname,
-    row.soFar ? 'right so far' : row.state === 'none' ? '' : row.state,
-    row.predicted,
-    ...(hasLamps ? [standing(row, GLANCE)] : []),
-    ...points.map((point) => standing(row, point.id)),
+    row.away ? row.away : row.soFar ? 'right so far' : row.state === 'none' ? '' : row.state,
+    row.predictedAmps === undefined ? null : inUnit(row.predictedAmps, 'A'),
+    ...(hasLamps ? [standing(row, GLANCE)?.typed ?? ''] : []),
+    ...points.map(({ id: point, unit }) => {
+      const figure = standing(row, point);
+      return figure ? inUnit(figure.value, unit) : null;
+    }),
     row.cause,
     row.found,
     row.minutes ?? null,
@@ -36,7 +39,12 @@ export async function reportCsv(id: number): Promise<{ name: string; text: strin
 }
 
 /** What was read there of the build as it is now; what was read before it was mended stays in the logbook. */
-function standing({ figures }: ReportRow, point: string): string {
+function standing({ figures }: ReportRow, point: string): ReportedFigure | undefined {
   const figure = figures[point];
-  return figure && !figure.isPast ? figure.typed : '';
+  return figure?.isPast ? undefined : figure;
+}
+
+/** A figure as a number in the unit that its column's head names. */
+function inUnit(value: number, unit: Expected['unit']): number {
+  return Number((value / columnUnit(unit).scale).toPrecision(6));
 }

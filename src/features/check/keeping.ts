@@ -1,5 +1,6 @@
 import type { Cause } from '@/core';
 import type { Answer } from '@/server/failures';
+import type { Attendance, NotedAttendance } from '@/server/repositories/attendance';
 import type { NewReading, Reading } from '@/server/repositories/readings';
 import type { Bench, Refused } from './bench';
 import type { Found } from './useFound';
@@ -16,8 +17,12 @@ export interface Keeping {
   /** What was refused in a cell has been corrected, or left out. */
   settle(studentId: number, point: string): void;
   readonly found: readonly Found[];
-  note(studentId: number, cause: Pick<Cause, 'code' | 'data'>, by: string): void;
+  /** @param words what it was, where the lesson knows no such mistake */
+  note(studentId: number, cause: Pick<Cause, 'code' | 'data'>, by: string, words?: string): void;
   takeBack(id: number): void;
+  /** Who is away, late, or at another's bench. */
+  readonly attendance: readonly Attendance[];
+  attend(noted: NotedAttendance): void;
   /** Number of the last reading before something was mended at a bench; 0 where nothing was. */
   mended(studentId: number): number;
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { READING_KINDS } from '@/core';
 
 /** The figures that a reading may hold, in SI: what the screen takes the database keeps, and nothing else. */
 export const READING_MOST = 10_000;
@@ -8,7 +9,7 @@ export const readingSchema = z.strictObject({
   sessionId: z.number().int().positive(),
   studentId: z.number().int().positive(),
   point: z.string().min(1).max(40),
-  kind: z.enum(['first', 'correction', 'retest']),
+  kind: z.enum(READING_KINDS),
   value: z.number().min(-READING_MOST).max(READING_MOST),
   step: z.number().min(0).max(READING_MOST),
   // What was seen may name several parts.

@@ -12,7 +12,10 @@ const bench = (number: number, more: Partial<ReportRow>): ReportRow => ({
   nickname: ['Wren', 'Fenn', 'Pim', 'Oda'][number - 1]!,
   state: 'none',
   soFar: false,
+  away: '',
+  late: false,
   predicted: '',
+  predictedAmps: undefined,
   figures: {},
   cause: '',
   found: '',
@@ -43,15 +46,29 @@ describe('the report of a session', () => {
     expect(said(row(/^1 Wren/u))).toMatch(/9$/u);
   });
 
+  it('counts nobody as measured who was absent, nor a pair twice', () => {
+    open([
+      bench(1, { state: 'right' }),
+      bench(2, { state: 'off', away: 'absent' }),
+      bench(3, { away: 'with 1 Wren' }),
+      bench(4, { late: true }),
+    ]);
+    const head = said(screen.getByText(/benches were measured/u));
+    expect(head).toContain('1 of 2 benches were measured; 1 of them stand right (100 %).');
+    expect(head).toContain('1 absent. 1 at the bench of another.');
+    expect(said(row(/^3 Pim/u))).toContain('with 1 Wren');
+    expect(said(row(/^4 Oda/u))).toContain('late');
+  });
+
   it('marks what is off, how often it was read, and what was found rather than what was likely', () => {
     open([
       bench(1, {
         state: 'off',
         predicted: '9',
         figures: {
-          R1: { typed: '0.00', verdict: 'off', times: 2, isPast: false },
-          D1: { typed: '4.80', verdict: 'close', times: 1, isPast: false },
-          [GLANCE]: { typed: 'D1 dark', verdict: 'off', times: 1, isPast: false },
+          R1: { typed: '0.00', value: 0.0, verdict: 'off', times: 2, isPast: false },
+          D1: { typed: '4.80', value: 4.8, verdict: 'close', times: 1, isPast: false },
+          [GLANCE]: { typed: 'D1 dark', value: 1, verdict: 'off', times: 1, isPast: false },
         },
         cause: 'D1 burnt out',
         found: 'D1 the wrong way round',

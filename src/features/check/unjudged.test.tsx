@@ -28,6 +28,8 @@ function Grid() {
         settle: () => undefined,
         send: (reading) => setAll((before) => [...before, { ...reading, id: before.length + 1 }]),
         found: [],
+        attendance: [],
+        attend: () => undefined,
         note: () => undefined,
         takeBack: () => undefined,
         mended: () => 0,

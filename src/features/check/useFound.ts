@@ -12,12 +12,18 @@ export type Found = Pick<FoundFault, 'id' | 'studentId' | 'words' | 'after'>;
 export function useFound(sessionId: number, first: readonly Found[]) {
   const [found, setFound] = useState(first);
   const [problem, setProblem] = useState('');
-  const note = async (studentId: number, { code, data }: Pick<Cause, 'code' | 'data'>, by: string) => {
+  const note = async (
+    studentId: number,
+    { code, data }: Pick<Cause, 'code' | 'data'>,
+    by: string,
+    words?: string,
+  ) => {
     const answer = await heard(
       faultFound({
         sessionId,
         studentId,
         cause: { code, data },
+        ...(words === undefined ? {} : { words }),
         foundBy: by.trim().slice(0, 30),
         foundAt: new Date().toISOString(),
         entryKey: newKey(),

@@ -39,6 +39,8 @@ function followed(after: number) {
       ({ id }: LiveReading) => heard.push(id),
       (all) => found.push(all),
       (word) => judgedBy.push(word),
+      () => undefined,
+      () => undefined,
     ),
   );
   return { ...hook, heard, found, judgedBy };

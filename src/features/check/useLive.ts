@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Found } from './useFound';
+import type { Attendance } from '@/server/repositories/attendance';
 import type { LiveReading } from '@/server/repositories/readings';
 
 /**
@@ -15,12 +16,14 @@ export function useLive(
   onReading: (reading: LiveReading) => void,
   onFound: (found: readonly Found[]) => void,
   onJudgedBy: (word: string) => void,
+  onAttendance: (attendance: readonly Attendance[]) => void,
+  onRoster: (tag: string) => void,
 ): boolean {
   const [on, setOn] = useState(false);
   const first = useRef(after);
-  const listener = useRef({ onReading, onFound, onJudgedBy });
+  const listener = useRef({ onReading, onFound, onJudgedBy, onAttendance, onRoster });
   useEffect(() => {
-    listener.current = { onReading, onFound, onJudgedBy };
+    listener.current = { onReading, onFound, onJudgedBy, onAttendance, onRoster };
   });
   useEffect(() => {
     if (typeof EventSource === 'undefined') return;
@@ -40,6 +43,10 @@ export function useLive(
       source.addEventListener('judged-by', ({ data }: MessageEvent<string>) =>
         listener.current.onJudgedBy(data),
       );
+      source.addEventListener('attendance', ({ data }: MessageEvent<string>) =>
+        listener.current.onAttendance(JSON.parse(data) as Attendance[]),
+      );
+      source.addEventListener('roster', ({ data }: MessageEvent<string>) => listener.current.onRoster(data));
       source.onerror = () => {
         setOn(false);
         // What was refused for good is tried again too: the program may have been started anew.

@@ -1,8 +1,16 @@
 import { useMemo, useState } from 'react';
+import type { Attendance } from '@/server/repositories/attendance';
 import type { NewReading, Reading } from '@/server/repositories/readings';
 import type { Found } from './useFound';
 import { useLive } from './useLive';
 import { useOutbox } from './useOutbox';
+
+/** What else is followed beside readings. */
+export interface Followed {
+  onJudgedBy(word: string): void;
+  onAttendance(attendance: readonly Attendance[]): void;
+  onRoster(tag: string): void;
+}
 
 /**
  * All readings of a session as this page knows them: those it came with, those that others enter, and its own on their
@@ -13,7 +21,7 @@ export function useReadings(
   first: readonly Reading[],
   onRefused: (reading: NewReading, message: string) => void,
   onFound: (found: readonly Found[]) => void,
-  onJudgedBy: (word: string) => void,
+  follow: Followed,
 ) {
   const [taken, setTaken] = useState(first);
   /** Keys of readings that were heard of before the answer to who sent them. */
@@ -31,7 +39,9 @@ export function useReadings(
       add(reading);
     },
     onFound,
-    onJudgedBy,
+    follow.onJudgedBy,
+    follow.onAttendance,
+    follow.onRoster,
   );
   const all = useMemo(() => {
     const waiting = outbox.waiting

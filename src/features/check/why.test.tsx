@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { row, said, screen, show, within } from '../../../tests/support/screen';
 import { expectationWith } from '../../../tests/support/sheets';
-import { judgeBench, type Noted, type SeenLook } from '@/core';
+import { judgeBench, mistakesIn, type Noted, type SeenLook } from '@/core';
 import { CauseWords } from './CauseWords';
 import { ClassFindings } from './ClassFindings';
 import { FoundMenu, possibleCauses } from './FoundMenu';
@@ -115,6 +115,7 @@ describe('what was found', () => {
       <FoundMenu
         bench={2}
         causes={possibleCauses(judge(noted))}
+        mistakes={mistakesIn(expectation)}
         points={judgedPoints}
         found={found}
         onFound={onFound}
@@ -129,6 +130,31 @@ describe('what was found', () => {
     await user.click(screen.getByRole('button', { name: 'Bench 2: it was …' }));
     await user.click(screen.getByRole('button', { name: 'D1 the wrong way round' }));
     expect(onFound.mock.calls[0]![0]).toMatchObject({ code: 'lamp-reversed', data: { part: 'D1' } });
+  });
+
+  it('is any mistake of the lesson by its part, whatever the program thinks likely', async () => {
+    const { user, onFound } = menu(TURNED);
+    await user.click(screen.getByRole('button', { name: 'Bench 2: it was …' }));
+    await user.click(screen.getByRole('button', { name: /^another mistake/u }));
+    const dialog = await screen.findByRole('dialog');
+    await user.selectOptions(within(dialog).getByLabelText('At'), 'R1');
+    await user.click(within(dialog).getByRole('button', { name: /^R1 is 3\.3\s*kΩ/u }));
+    expect(onFound.mock.calls[0]![0]).toMatchObject({
+      code: 'wrong-resistor',
+      data: { part: 'R1', ohms: 3300 },
+    });
+  });
+
+  it('is said in one’s own words where the lesson knows nothing like it', async () => {
+    const { user, onFound } = menu(TURNED);
+    await user.click(screen.getByRole('button', { name: 'Bench 2: it was …' }));
+    await user.click(screen.getByRole('button', { name: /^another mistake/u }));
+    const dialog = await screen.findByRole('dialog');
+    const own = within(dialog).getByRole('button', { name: 'It was this' });
+    expect(own).toHaveProperty('disabled', true);
+    await user.type(within(dialog).getByLabelText('or in your own words'), 'the plug was loose');
+    await user.click(own);
+    expect(onFound).toHaveBeenCalledWith({ code: 'something-else', data: {} }, 'the plug was loose');
   });
 
   it('stands there with a way to take it back', async () => {

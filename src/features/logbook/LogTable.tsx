@@ -11,10 +11,12 @@ import {
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useOptimistic, useTransition } from 'react';
+import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { formatEntered, formatQuantity } from '@/core';
+import { KIND_WORDS } from '@/messages/readingKinds';
 import type { LoggedStudent, LogRow } from '@/server/logbook';
-import { clockTime, dayName } from '@/ui/dates';
+import { clockTime, dayName, dayOf } from '@/ui/dates';
 import { SortHead } from '@/ui/SortHead';
 import { StatusMark, STATUS_WORDS } from '@/ui/StatusMark';
 import { Scroll } from '@/ui/Scroll';
@@ -31,11 +33,22 @@ const columns = helper.columns([
   helper.accessor('verdict', { header: 'verdict' }),
 ]);
 
+/** What rows are chosen by: empty or undefined where by nothing. */
+export interface LogChoice {
+  readonly lesson: string;
+  readonly group: string;
+  readonly day: string;
+  readonly session: number | undefined;
+  readonly student: number | undefined;
+  readonly off: boolean;
+}
+
 interface Props {
   readonly rows: LogRow[];
   /** What the rows were chosen by. */
-  readonly choice: { readonly lesson: string; readonly student: number | undefined; readonly off: boolean };
+  readonly choice: LogChoice;
   readonly lessons: readonly string[];
+  readonly groups: readonly string[];
   readonly students: readonly LoggedStudent[];
   /** Where older rows begin, if there are any. */
   readonly older: string | undefined;
@@ -43,7 +56,7 @@ interface Props {
 }
 
 /** Every reading by student and lesson, the superseded ones too, a page at a time from the newest back. */
-export function LogTable({ rows, choice, lessons, students, older, newest }: Props) {
+export function LogTable({ rows, choice, lessons, groups, students, older, newest }: Props) {
   const router = useRouter();
   const table = useTable({ features, columns, data: rows });
   const [pending, start] = useTransition();
@@ -62,13 +75,37 @@ export function LogTable({ rows, choice, lessons, students, older, newest }: Pro
           <Form.Label>Lesson</Form.Label>
           <Form.Select
             value={chosen.lesson}
-            onChange={(event) => choose({ lesson: event.target.value, student: undefined })}
+            onChange={(event) =>
+              choose({ lesson: event.target.value, session: undefined, student: undefined })
+            }
           >
             <option value="">all</option>
             {lessons.map((name) => (
               <option key={name}>{name}</option>
             ))}
           </Form.Select>
+        </Form.Group>
+        <Form.Group controlId="log-group">
+          <Form.Label>Group</Form.Label>
+          <Form.Select
+            value={chosen.group}
+            onChange={(event) =>
+              choose({ group: event.target.value, session: undefined, student: undefined })
+            }
+          >
+            <option value="">all</option>
+            {groups.map((name) => (
+              <option key={name}>{name}</option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        <Form.Group controlId="log-day">
+          <Form.Label>Day</Form.Label>
+          <Form.Control
+            type="date"
+            value={chosen.day}
+            onChange={(event) => choose({ day: event.target.value, session: undefined })}
+          />
         </Form.Group>
         <Form.Group controlId="log-student">
           <Form.Label>Student</Form.Label>
@@ -91,6 +128,14 @@ export function LogTable({ rows, choice, lessons, students, older, newest }: Pro
           onChange={(event) => choose({ off: event.target.checked })}
         />
       </div>
+      {chosen.session !== undefined && (
+        <p role="status">
+          One session only.{' '}
+          <Button variant="text" className="btn-text" onClick={() => choose({ session: undefined })}>
+            All sessions
+          </Button>
+        </p>
+      )}
       <Scroll label="Readings" className={pending ? 'scroll-x stale' : 'scroll-x'} busy={pending}>
         <table className="table">
           <thead>
@@ -124,9 +169,12 @@ export function LogTable({ rows, choice, lessons, students, older, newest }: Pro
   );
 }
 
-function addressOf({ lesson, student, off }: Props['choice'], before?: string): string {
+function addressOf({ lesson, group, day, session, student, off }: LogChoice, before?: string): string {
   const asked = new URLSearchParams();
   if (lesson) asked.set('lesson', lesson);
+  if (group) asked.set('group', group);
+  if (day) asked.set('day', day);
+  if (session !== undefined) asked.set('session', String(session));
   if (student !== undefined) asked.set('student', String(student));
   if (off) asked.set('off', '1');
   if (before) asked.set('before', before);
@@ -135,13 +183,17 @@ function addressOf({ lesson, student, off }: Props['choice'], before?: string): 
 }
 
 function LogLine({ row }: { row: LogRow }) {
+  const taken = dayOf(new Date(row.takenAt));
   const band =
-    row.low === null || row.high === null
+    row.low === null || row.high === null || row.unit === null
       ? ''
       : `${formatQuantity(row.low, row.unit)} – ${formatQuantity(row.high, row.unit)}`;
   return (
     <tr className={row.superseded ? 'superseded' : undefined}>
-      <td>{dayName(row.onDate)}</td>
+      <td>
+        {dayName(taken)}
+        {taken !== row.onDate && <div className="small-print">for the session of {dayName(row.onDate)}</div>}
+      </td>
       <td>{row.lesson}</td>
       <td>{row.group}</td>
       <td>
@@ -149,8 +201,8 @@ function LogLine({ row }: { row: LogRow }) {
       </td>
       <td>{row.where}</td>
       <td className="amount">
-        {formatQuantity(row.value, row.unit)}{' '}
-        {row.uncertainty !== null && (
+        {row.unit === null ? row.typed : formatQuantity(row.value, row.unit)}{' '}
+        {row.uncertainty !== null && row.unit !== null && (
           <span className="soft"> ± {formatQuantity(row.uncertainty, row.unit, 2)}</span>
         )}
         <div className="small-print">{band}</div>
@@ -167,10 +219,10 @@ function LogLine({ row }: { row: LogRow }) {
         )}
       </td>
       <td className="small-print">
-        {row.kind}, {clockTime(row.takenAt)}, {row.meter}
-        {row.range !== null && ` on ${formatEntered(row.range, row.unit)}`}
+        {KIND_WORDS[row.kind]}, {clockTime(row.takenAt)}, {row.meter}
+        {row.range !== null && row.unit !== null && ` on ${formatEntered(row.range, row.unit)}`}
         {row.takenBy && `, by ${row.takenBy}`}
-        {row.superseded && ', later measured again or mended'}
+        {row.superseded && row.kind !== 'taken-back' && ', later measured again, mended or taken back'}
         {row.cause && <div className="strong">{row.cause}</div>}
       </td>
     </tr>

@@ -6,6 +6,15 @@ import { LogTable } from './LogTable';
 
 jest.mock('next/navigation', () => jest.requireActual('../../../tests/support/navigation'));
 
+const ALL = {
+  lesson: '',
+  group: '',
+  day: '',
+  session: undefined,
+  student: undefined,
+  off: false,
+};
+
 beforeEach(() => {
   visited.length = 0;
 });
@@ -55,7 +64,8 @@ describe('the logbook', () => {
     show(
       <LogTable
         rows={rows}
-        choice={{ lesson: '', student: undefined, off: false }}
+        choice={ALL}
+        groups={['Tern', 'Knot']}
         lessons={['Pier lamp', 'Quay string']}
         students={[{ id: 7, bench: 1, nickname: 'Wren', group: 'Tern' }]}
         older={undefined}
@@ -67,7 +77,9 @@ describe('the logbook', () => {
   it('shows every reading with its band, verdict, meter and likely cause', () => {
     open();
     const [first, second, third] = shown();
-    expect(first).toMatch(/2\.91 V ± 20 mV ?2\.67 V – 3\.13 V right ?first, .* class meter on 20 V, by HB/u);
+    expect(first).toMatch(
+      /2\.91 V ± 20 mV ?2\.67 V – 3\.13 V right ?first reading, .* class meter on 20 V, by HB/u,
+    );
     expect(second).toContain('R1 is 3.3 kΩ, not 330 Ω');
     expect(third).toContain('later measured again');
   });
@@ -77,8 +89,38 @@ describe('the logbook', () => {
     expect(shown()[0]).toContain('being judged');
   });
 
+  it('shows what was seen in its own words, never as a current, and what was taken back', () => {
+    const look = {
+      point: 'seen',
+      where: 'lamps',
+      typed: 'D1 dark',
+      value: 1,
+      unit: null,
+      low: null,
+      high: null,
+    };
+    open({
+      rows: [
+        reading(4, { ...look, verdict: 'off', uncertainty: null, range: null }),
+        reading(5, { kind: 'taken-back', superseded: true, verdict: 'none', uncertainty: null, range: null }),
+      ],
+    });
+    expect(shown()[0]).toMatch(/lamps ?D1 dark/u);
+    expect(shown()[0]).not.toMatch(/\d ?m?A/u);
+    expect(shown()[1]).toContain('2.91 V');
+    expect(shown()[1]).toContain('taken back,');
+  });
+
+  it('opens on one session, and lets go of it where another group or day is asked for', async () => {
+    const { user } = open({ choice: { ...ALL, lesson: 'Pier lamp', group: 'Tern', session: 6 } });
+    expect(screen.getByText('One session only.')).toBeTruthy();
+    await user.selectOptions(screen.getByLabelText('Group'), 'Knot');
+    await user.click(screen.getByRole('button', { name: 'All sessions' }));
+    expect(visited).toEqual(['/logbook?lesson=Pier+lamp&group=Knot', '/logbook?lesson=Pier+lamp&group=Tern']);
+  });
+
   it('is narrowed by lesson, student and verdict by its address, so that every page of it is', async () => {
-    const { user } = open({ choice: { lesson: 'Pier lamp', student: undefined, off: false } });
+    const { user } = open({ choice: { ...ALL, lesson: 'Pier lamp' } });
     await user.click(screen.getByLabelText('only off and close calls'));
     await user.selectOptions(screen.getByLabelText('Student'), 'Tern 1 Wren');
     await user.selectOptions(screen.getByLabelText('Lesson'), 'Quay string');

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { causeWords } from '@/messages/causes';
 import type { JudgedPoint } from '@/core';
+import type { Attendance } from '@/server/repositories/attendance';
 import type { NewReading, Reading } from '@/server/repositories/readings';
 import { kept } from '@/ui/kept';
 import type { Bench } from '../check/bench';
@@ -13,6 +14,7 @@ interface MadeUpClass {
   readonly seed: number;
   readonly readings: readonly Reading[];
   readonly found: readonly Found[];
+  readonly attendance?: readonly Attendance[];
   /** Each with the last reading before it was put right. */
   readonly mended: readonly { readonly bench: number; readonly after: number }[];
 }
@@ -46,7 +48,16 @@ export function useMadeUpClass(
       change((before) => ({ ...before, readings: [...before.readings, numbered(reading, before)] })),
     settle: () => undefined,
     found: now.found,
-    note: (studentId, cause) =>
+    attendance: now.attendance ?? [],
+    attend: ({ studentId, state, withStudent }) =>
+      change((before) => {
+        const others = (before.attendance ?? []).filter((one) => one.studentId !== studentId);
+        return {
+          ...before,
+          attendance: state === 'here' ? others : [...others, { studentId, state, withStudent }],
+        };
+      }),
+    note: (studentId, cause, _by, words) =>
       change((before) => ({
         ...before,
         found: [
@@ -54,7 +65,7 @@ export function useMadeUpClass(
           {
             id: before.found.length + 1,
             studentId,
-            words: causeWords(cause, points),
+            words: words ?? causeWords(cause, points),
             after: before.readings.length,
           },
         ],

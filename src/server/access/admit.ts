@@ -57,7 +57,11 @@ export async function guarded<T, Kept = never>(
  */
 export function notTheirs(asking: Who | undefined, session: number, student?: number): string | undefined {
   if (!isOwn(asking, session)) return 'Not done: your code is for another session.';
-  if (asking?.role === 'student' && asking.seat?.studentId !== student)
+  const benches = [asking?.seat, ...(asking?.freed ?? [])];
+  if (
+    asking?.role === 'student' &&
+    !benches.some((seat) => seat?.sessionId === session && seat.studentId === student)
+  )
     return 'Not done: that is another bench than yours.';
   return undefined;
 }

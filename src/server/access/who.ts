@@ -2,7 +2,7 @@ import { getIronSession, type IronSession } from 'iron-session';
 import { cookies, headers } from 'next/headers';
 import { environment } from '../env';
 import { codeIsLive } from '../repositories/codes';
-import { seatStands, type Seat } from '../repositories/seats';
+import { seatStands, seatWasFreed, type Seat } from '../repositories/seats';
 import { sealSecret } from './secrets';
 import type { Role } from './table';
 
@@ -13,11 +13,16 @@ export interface Who {
   readonly code?: number;
   /** The bench that a student has taken. */
   readonly seat?: Seat;
+  /** Benches that were freed of this machine: what was entered there and still waits on it is taken. */
+  readonly freed?: readonly Seat[];
 }
 
 interface Sealed {
   who?: Who;
 }
+
+/** A cookie holds a few. */
+const FREED_MOST = 4;
 
 const DAYS_30 = 30 * 24 * 3600;
 
@@ -46,7 +51,9 @@ export async function standsStill(asking: Who | undefined): Promise<boolean> {
 /** A seat that was freed is nobody's. */
 async function seated(known: Who): Promise<Who> {
   const { seat, ...rest } = known;
-  return seat && !(await seatStands(seat)) ? rest : known;
+  if (!seat || (await seatStands(seat))) return known;
+  if (!(await seatWasFreed(seat))) return rest;
+  return { ...rest, freed: [...(rest.freed ?? []), seat].slice(-FREED_MOST) };
 }
 
 export async function comeIn(as: Who): Promise<void> {

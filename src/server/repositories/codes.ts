@@ -27,12 +27,12 @@ function fromRow({ id, code, role, session_id, ends_at }: Stored): Code {
 const SIGNS = 'BCDFGHJKMNPQRTVWXY346789';
 const LENGTH = 6;
 
-/** Makes a code for a session; one of the same sort that still stands is taken back. */
+/** Makes a code for a session. One of the same sort lets nobody new in from then on; whoever came by it stays. */
 export async function addCode(sessionId: number, role: Code['role'], endsAt: string): Promise<Code> {
   return write(async (trx) => {
     if (!(await trx('sessions').where({ id: sessionId }).first()))
       throw new Missing('This session is not there any more.');
-    await trx('codes').where({ session_id: sessionId, role }).delete();
+    await trx('codes').where({ session_id: sessionId, role }).update({ closed: 1 });
     const code = Array.from({ length: LENGTH }, () => SIGNS[randomInt(SIGNS.length)]).join('');
     const [id] = await trx('codes').insert({ code, role, session_id: sessionId, ends_at: endsAt });
     return { id: id!, code, role, sessionId, endsAt };
@@ -46,13 +46,16 @@ export async function endCodesOf(sessionId: number, role: Code['role']): Promise
 /** The codes of a session that let somebody in now. */
 export async function codesOf(sessionId: number, now = new Date()): Promise<Code[]> {
   const { rows } = await live(now);
-  return ((await rows.where({ session_id: sessionId }).select('codes.*')) as Stored[]).map(fromRow);
+  return ((await rows.where({ session_id: sessionId, closed: 0 }).select('codes.*')) as Stored[]).map(
+    fromRow,
+  );
 }
 
 /** The code as it was typed, where it lets somebody in now; letter case and spaces do not matter. */
 export async function codeNamed(typed: string, now = new Date()): Promise<Code | undefined> {
   const code = typed.toUpperCase().replace(/[^A-Z0-9]/gu, '');
-  const row = (await (await live(now)).rows.where({ code }).first('codes.*')) as Stored | undefined;
+  const row = (await (await live(now)).rows.where({ code, closed: 0 }).first('codes.*')) as
+    Stored | undefined;
   return row && fromRow(row);
 }
 

@@ -135,6 +135,7 @@ export async function eraseStudent(id: number, at: string): Promise<void> {
     const row = await rowOf(trx, id);
     // Whoever sat there with a machine of their own is out.
     await trx('seats').where({ student_id: id }).delete();
+    await trx('freed_seats').where({ student_id: id }).delete();
     await trx('photos').where({ student_id: id }).delete();
     await trx('students')
       .where({ id })

@@ -103,17 +103,50 @@ export interface OpenBench {
   readonly next: string;
 }
 
-/** Benches of some sessions that are off or too close to call, by bench. */
-export async function openBenches(sessionIds: readonly number[]): Promise<OpenBench[]> {
-  const rows = (await (
-    await database()
-  )('judgements')
-    .join('students', 'students.id', 'student_id')
-    .whereIn('session_id', [...sessionIds])
-    .whereIn('state', ['off', 'close'])
-    .orderBy(['session_id', 'bench'])
-    .select('session_id', 'student_id', 'bench', 'nickname', 'state', 'cause', 'next')) as (Stored &
-    OpenBench)[];
+/**
+ * Benches that are off or too close to call in any session up to a day, the newest sessions first, by bench. A bench is
+ * open until it is right or somebody closes it; whoever was absent, or at the bench of another, has none.
+ */
+export async function openBenches(until: string, most: number): Promise<OpenBench[]> {
+  const db = await database();
+  const rows = (await db('judgements')
+    .join('students', 'students.id', 'judgements.student_id')
+    .join('sessions', 'sessions.id', 'judgements.session_id')
+    .whereNull('sessions.archived_at')
+    .where('sessions.on_date', '<=', until)
+    .whereIn('judgements.state', ['off', 'close'])
+    .whereNotExists(
+      db('attendance')
+        .whereRaw('attendance.session_id = judgements.session_id')
+        .whereRaw('attendance.student_id = judgements.student_id')
+        .whereIn('attendance.state', ['absent', 'with']),
+    )
+    .whereNotExists(
+      db('closed_retests')
+        .whereRaw('closed_retests.session_id = judgements.session_id')
+        .whereRaw('closed_retests.student_id = judgements.student_id')
+        .whereNotExists(
+          db('readings')
+            .whereRaw('readings.session_id = judgements.session_id')
+            .whereRaw('readings.student_id = judgements.student_id')
+            .whereRaw('readings.id > closed_retests.after_reading'),
+        ),
+    )
+    .orderBy([
+      { column: 'sessions.on_date', order: 'desc' },
+      { column: 'sessions.id', order: 'desc' },
+      { column: 'bench' },
+    ])
+    .limit(most)
+    .select(
+      'judgements.session_id',
+      'judgements.student_id',
+      'bench',
+      'nickname',
+      'judgements.state',
+      'cause',
+      'next',
+    )) as (Stored & OpenBench)[];
   return rows.map(({ session_id, student_id, bench, nickname, state, cause, next }) => ({
     sessionId: session_id,
     studentId: student_id,

@@ -1,15 +1,12 @@
 import type { Knex } from 'knex';
-import { GLANCE, sinceMended } from '@/core';
+import { countingReadings, GLANCE, standingReadings, type ReadingKind } from '@/core';
 import { database, write } from '../db/connection';
 import { Refusal } from '../failures';
 import { tellSession } from '../live';
 import { refuseStranger } from './belongs';
 import { toBeJudged } from './judgements';
 
-/** `first` at a checkpoint, `correction` of a figure misread or mistyped, `retest` after something was changed. */
-export type ReadingKind = 'first' | 'correction' | 'retest';
-
-/** One figure as noted. Readings are only ever added: a correction or retest leaves the earlier one in place. */
+/** One figure as noted. Rows are only ever added: a correction, a retest or a taking back leaves the earlier one in place. */
 export interface Reading {
   readonly id: number;
   readonly sessionId: number;
@@ -126,18 +123,18 @@ export async function recount(
   { sessionId, studentId }: Pick<NewReading, 'sessionId' | 'studentId'>,
 ): Promise<void> {
   const bench = { session_id: sessionId, student_id: studentId };
-  const all = (await trx('readings').where(bench).orderBy('id').select('id', 'point')) as Pick<
-    Stored,
-    'id' | 'point'
-  >[];
+  const all = (await trx('readings')
+    .where(bench)
+    .orderBy('id')
+    .select('id', 'point', 'typed', 'kind')) as Pick<Stored, 'id' | 'point' | 'typed' | 'kind'>[];
   const { mended } = (await trx('found_faults').where(bench).max({ mended: 'after_reading' }).first()) as {
     mended: number | null;
   };
-  const measured = sinceMended(
+  const measured = countingReadings(
     all.filter(({ point }) => point !== PREDICTED),
     mended ?? 0,
   );
-  const guesses = all.filter(({ point }) => point === PREDICTED);
+  const guesses = standingReadings(all.filter(({ point }) => point === PREDICTED));
   const counting = [
     ...new Map([...guesses, ...measured].map(({ id, point }) => [point, id] as const)).values(),
   ];
@@ -155,9 +152,4 @@ async function refuseStray(
     throw new Refusal(
       'This session has no such checkpoint any more: its lesson’s newest figures were taken. Load the page again.',
     );
-}
-
-/** The reading that counts at each checkpoint of each student: the newest. Keyed `student point`. */
-export function currentReadings(all: readonly Reading[]): Map<string, Reading> {
-  return new Map(all.map((reading) => [`${reading.studentId} ${reading.point}`, reading]));
 }

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { database, write } from '../db/connection';
 import { Refusal } from '../failures';
+import { tellSession } from '../live';
 
 /** A student's own machine at a bench of a session. */
 export interface Seat {
@@ -21,7 +22,7 @@ interface Stored {
  * @throws Refusal where another machine has it, or the student is not in this session's group
  */
 export async function takeSeat(sessionId: number, studentId: number): Promise<Seat> {
-  return write(async (trx) => {
+  const seat = await write(async (trx) => {
     const own = await trx('students')
       .join('sessions', 'sessions.group_id', 'students.group_id')
       .where({ 'students.id': studentId, 'sessions.id': sessionId })
@@ -35,6 +36,8 @@ export async function takeSeat(sessionId: number, studentId: number): Promise<Se
     await trx('seats').insert({ ...place, token, taken_at: new Date().toISOString() });
     return { sessionId, studentId, token };
   });
+  tellSession(sessionId);
+  return seat;
 }
 
 export async function seatStands({ sessionId, studentId, token }: Seat): Promise<boolean> {
@@ -46,9 +49,29 @@ export async function seatStands({ sessionId, studentId, token }: Seat): Promise
   return row !== undefined;
 }
 
-/** Frees a bench, for whoever comes next. */
+/**
+ * Frees a bench, for whoever comes next. What still waits on the machine that had it comes in all the same: its token is
+ * known as one that was there.
+ */
 export async function freeSeat(sessionId: number, studentId: number): Promise<void> {
-  await write((trx) => trx('seats').where({ session_id: sessionId, student_id: studentId }).delete());
+  const place = { session_id: sessionId, student_id: studentId };
+  await write(async (trx) => {
+    const row = (await trx('seats').where(place).first()) as Stored | undefined;
+    if (!row) return;
+    await trx('seats').where(place).delete();
+    await trx('freed_seats').insert({ ...place, token: row.token });
+  });
+  tellSession(sessionId);
+}
+
+/** Whether a machine had that bench before it was freed. */
+export async function seatWasFreed({ sessionId, studentId, token }: Seat): Promise<boolean> {
+  const row = await (
+    await database()
+  )('freed_seats')
+    .where({ session_id: sessionId, student_id: studentId, token })
+    .first('token');
+  return row !== undefined;
 }
 
 /** Students of a session who sit at their bench with a machine of their own. */

@@ -115,6 +115,7 @@ function wholeFrom(row: Stored): Session {
 
 /** Which sessions a list is of. */
 export interface SessionsAsked {
+  readonly ids?: readonly number[];
   readonly lessonId?: number;
   readonly groupId?: number;
   /** Days from and to, both included. */
@@ -129,7 +130,8 @@ export interface SessionsAsked {
 
 async function list(asked: SessionsAsked, extra: readonly string[]): Promise<Stored[]> {
   const { rows } = await query(extra);
-  const { lessonId, groupId, from, to, most, newest = false, away = false } = asked;
+  const { ids, lessonId, groupId, from, to, most, newest = false, away = false } = asked;
+  if (ids) void rows.whereIn('sessions.id', [...ids]);
   if (lessonId !== undefined) void rows.where('lesson_id', lessonId);
   if (groupId !== undefined) void rows.where('group_id', groupId);
   if (from !== undefined) void rows.where('on_date', '>=', from);

@@ -8,6 +8,7 @@ import { admit } from '@/server/access/admit';
 import { checkBook } from '@/server/checkBook';
 import { orMissing } from '@/server/orMissing';
 import { pageId } from '@/server/pageId';
+import { attendanceOf } from '@/server/repositories/attendance';
 import { codesOf } from '@/server/repositories/codes';
 import { judgedBy } from '@/server/judgedBy';
 import { environment } from '@/server/env';
@@ -15,6 +16,7 @@ import { lessonVersion } from '@/server/repositories/lessons';
 import { photographed } from '@/server/repositories/photos';
 import { PREDICTED } from '@/server/repositories/readings';
 import { foundIn } from '@/server/repositories/foundFaults';
+import { rosterTag } from '@/server/roster';
 import { seatsOf } from '@/server/repositories/seats';
 import { longDayName } from '@/ui/dates';
 import { MissingPage } from '@/ui/MissingPage';
@@ -29,12 +31,14 @@ export default async function CheckPage({ params }: { params: Promise<{ id: stri
   if (!book) return <MissingPage thing="This session" href="/check" place="the sessions" />;
   const { session, students, readings, judged, contexts, asFound } = book;
   const educates = asking?.role === 'educator';
-  const [version, codes, found, taken, pictures] = await Promise.all([
+  const [version, codes, found, taken, pictures, attendance, roster] = await Promise.all([
     lessonVersion(session.lessonId),
     educates ? codesOf(session.id) : [],
     foundIn(session.id),
     educates ? seatsOf(session.id) : ([] as number[]),
     photographed(session.id),
+    attendanceOf(session.id),
+    rosterTag(session.id),
   ]);
   const standard = judgedBy(session.summary.lessonVersion, contexts);
   return (
@@ -51,7 +55,7 @@ export default async function CheckPage({ params }: { params: Promise<{ id: stri
             <Link prefetch={false} href={`/lessons/${session.lessonId}?stage=checks`}>
               the lesson
             </Link>
-            <Link prefetch={false} href={`/logbook?lesson=${encodeURIComponent(session.lessonTitle)}`}>
+            <Link prefetch={false} href={`/logbook?session=${session.id}`}>
               its logbook
             </Link>
             <Link prefetch={false} href={`/check/${session.id}/report`}>
@@ -84,6 +88,8 @@ export default async function CheckPage({ params }: { params: Promise<{ id: stri
           expectation={session.expectation}
           students={students.map(benchOf)}
           readings={readings}
+          attendance={attendance}
+          roster={roster}
           judged={judged}
           predicted={PREDICTED}
           outdated={educates && version !== session.summary.lessonVersion}

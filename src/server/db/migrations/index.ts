@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 import { benches } from './006_benches';
 import { classes } from './005_class';
 import { house } from './004_house';
+import { presence } from './007_presence';
 import { renewal } from './003_renewal';
 import { start } from './001_start';
 import { teaching } from './002_teaching';
@@ -13,7 +14,7 @@ interface Migration {
 }
 
 /** In the order in which they run. A new one is a file and a line here; an old one is never changed. */
-const MIGRATIONS: readonly Migration[] = [start, teaching, renewal, house, classes, benches];
+const MIGRATIONS: readonly Migration[] = [start, teaching, renewal, house, classes, benches, presence];
 
 export const migrationSource: Knex.MigrationSource<Migration> = {
   getMigrations: async () => [...MIGRATIONS],
