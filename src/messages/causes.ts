@@ -103,12 +103,57 @@ export function likeliestWords(
   points: Points = [],
   begins = true,
 ): string {
-  const all = diagnosis.groups[0]?.causes ?? [];
-  // Of two things at once there are many ways to say the same: the likeliest speaks for them.
-  const causes = all.slice(0, all[0]?.also ? 1 : 4);
-  const words = [...new Set(causes.map((cause) => broadWords(cause, points)))];
-  const text = words.join(', or ');
+  const text = groupWords(diagnosis.groups[0]?.causes ?? [], points);
   return begins ? startOf(text) : text;
+}
+
+/** Mistakes by which the loop is open somewhere: no reading tells which, a walk with the probe does. */
+const OPENS_LOOP: ReadonlySet<Cause['code']> = new Set([
+  'jumper-missing',
+  'rail-gap',
+  'resistor-missing',
+  'lamp-open',
+  'part-missing',
+  'loose-joint',
+  'leg-astray',
+  'tape-torn',
+]);
+
+/** So many different things are named of a group; of the others it is said that there are more. */
+const NAMED_MOST = 3;
+
+function groupWords(group: readonly Cause[], points: Points): string {
+  const causes = withoutDoubles(group);
+  const open = openPlaces(causes);
+  if (open) return `loop open: ${alternatives(open)}`;
+  // Of two things at once there are many ways to say the same: the likeliest speaks for them.
+  const words = [
+    ...new Set((causes[0]?.also ? causes.slice(0, 1) : causes).map((one) => broadWords(one, points))),
+  ];
+  const more = words.length - NAMED_MOST;
+  return [...words.slice(0, NAMED_MOST), ...(more > 0 ? [`${more} more that read alike`] : [])].join(', or ');
+}
+
+/** Two things at once, of which one alone reads the same, say nothing more than that one. */
+function withoutDoubles(group: readonly Cause[]): readonly Cause[] {
+  const singles = group.filter(({ also }) => !also);
+  const known = new Set(singles.map(keyOf));
+  return group.filter((cause) => !cause.also || ![cause, cause.also].some((one) => known.has(keyOf(one))));
+}
+
+function keyOf({ code, data }: Pick<Cause, 'code' | 'data'>): string {
+  return JSON.stringify([code, data]);
+}
+
+/** The parts at which a loop may be open, where that is all that a group says of several. */
+function openPlaces(causes: readonly Cause[]): readonly string[] | undefined {
+  if (!causes.every(({ code, also }) => OPENS_LOOP.has(code) && !also)) return undefined;
+  const parts = [...new Set(causes.map(({ data }) => data.part ?? ''))];
+  return parts.length > 1 && !parts.includes('') ? parts : undefined;
+}
+
+function alternatives(words: readonly string[]): string {
+  return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} or ${words[words.length - 1]}`;
 }
 
 /** Names of parts and holes stay as they are written; words begin with a capital. */
@@ -123,8 +168,9 @@ function broadWords(cause: Cause, points: Points): string {
     : causeWords(cause, points);
 }
 
-/** What to do where measuring tells no more, by what is likeliest. */
-const DO_NEXT: Readonly<Partial<Record<Cause['code'], (data: Cause['data']) => string>>> = {
+/** What to look at or do where measuring tells no more. */
+const DO_NEXT: Readonly<Record<Cause['code'], (data: Cause['data']) => string>> = {
+  right: () => 'nothing is left to do',
   'button-open': ({ part }) => `hold ${part} pressed and measure again`,
   'switch-off': ({ part }) => `switch ${part} on and measure again`,
   'knob-elsewhere': ({ part }) => `turn ${part} to where the card says and measure again`,
@@ -132,26 +178,49 @@ const DO_NEXT: Readonly<Partial<Record<Cause['code'], (data: Cause['data']) => s
   'lamp-reversed': ({ part }) => `turn ${part} round: if it stays dark, swap it`,
   'lamp-open': ({ part }) => `try ${part} by itself on a coin cell`,
   'lamp-shorted': ({ part }) => `look which row each leg of ${part} sits in`,
+  'other-lamp': ({ part }) => `look at the colour of ${part}, and swap it for one of the bag`,
+  'other-common': ({ part }) => `look which leg of ${part} is the longest, and compare it with the card`,
   'resistor-missing': ({ part }) => `look whether both legs of ${part} reach its rows`,
   'resistor-shorted': ({ part }) => `look which row each leg of ${part} sits in`,
-  'leg-astray': () => 'compare every leg with the card',
-  'legs-touching': () => 'look for bare legs that touch, and spread them',
-  'jumper-missing': () => 'compare every wire with the card',
-  'rail-gap': () => 'compare every wire with the card',
   'wrong-resistor': ({ part }) => `read the bands of ${part}`,
   'resistors-exchanged': ({ part, other }) => `read the bands of ${part} and ${other}`,
+  'loose-joint': ({ part }) => `press each leg of ${part} while you look at the lamp`,
+  'zener-reversed': ({ part }) => `look where the band of ${part} points`,
+  'zeners-exchanged': ({ part, other }) => `read what is printed on ${part} and ${other}`,
+  'part-missing': (data) => `look whether every leg of ${thing(data)} reaches its row`,
+  'part-shorted': (data) => `look which row each leg of ${thing(data)} sits in`,
+  'part-reversed': ({ part }) => `look at the mark on ${part}, and turn it round if it is wrong`,
+  'wrong-capacitor': ({ part }) => `read what is printed on ${part}`,
+  'pins-exchanged': ({ part }) => `hold ${part} as on the card and count its legs`,
+  'chip-shifted': ({ part }) => `count the rows of ${part} from its notch`,
+  'chip-turned': ({ part }) => `power off, then look where the notch of ${part} is`,
   'arms-exchanged': ({ part, other }) => `look which of ${part} and ${other} stands towards plus`,
   'pin-lead-astray': ({ part = '' }) => `compare the lead of ${pinName(part)} with the pin table`,
   'pin-leads-exchanged': () => 'compare the leads at the board with the pin table',
   'pin-leads-shifted': () => 'count the pins from ground, and compare with the pin table',
   'pin-no-output': () => 'read the first lines of the program: every pin has to be made an output',
   'supply-tired': () => 'try a fresh pack',
+  'supply-reversed': ({ part }) => `look which lead of ${part} is red, and where it goes`,
   'supply-dead': () => 'try a fresh pack, and its switch',
+  'supply-limited': ({ part }) => `turn the current limit of ${part} up to where the card says`,
   'bad-contact': () => 'try a fresh pack',
+  'jumper-missing': () => 'compare every wire with the card',
+  'rail-gap': () => 'compare every wire with the card',
+  'cut-missing': ({ hole }) => `look at the copper side whether ${hole} is cut all the way`,
+  bridge: () => 'look at the copper side against the light for a bridge of solder',
+  'legs-touching': () => 'look for bare legs that touch, and spread them',
+  'tape-torn': () => 'press along the tape: the lamp comes on where it is torn',
+  'leg-astray': () => 'compare every leg with the card',
+  'probes-swapped': () => 'look which probe is on plus',
   'volts-through-current-jack': () => 'move the red lead back to the volts jack before anything else',
   'fuse-blown': () => 'try the meter on a known current',
+  'meter-across-lamp': () => 'open the loop, and put the meter into the gap',
   'something-else': () => 'no single fault shows these figures: read them again, then compare with the card',
 };
+
+/** The walk that finds where a loop is open. */
+const WALK =
+  'black probe on minus, walk the red one from plus along the loop: it is open where the volts stop';
 
 /** What would settle it: the next measurement, or the thing to do when measuring cannot. */
 export function nextWords(
@@ -161,9 +230,13 @@ export function nextWords(
   if (next?.point === GLANCE) return 'next: look at the lamps';
   const point = points.find(({ id }) => id === next?.point);
   if (point) return `next: measure ${pointPhrase(point)}`;
-  for (const { code, data } of groups[0]?.causes ?? []) {
-    const words = DO_NEXT[code]?.(data);
-    if (words) return words;
-  }
-  return undefined;
+  const causes = withoutDoubles(groups[0]?.causes ?? []);
+  const [first] = causes;
+  if (!first) return undefined;
+  return openPlaces(causes) ? WALK : DO_NEXT[first.code](first.data);
+}
+
+/** What a student is told to look at; never what is wrong in so many words. */
+export function lookWords({ groups }: Pick<Diagnosis, 'groups'>): string {
+  return nextWords({ groups }, []) ?? '';
 }

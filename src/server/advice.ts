@@ -1,11 +1,6 @@
-import {
-  countingReadings,
-  standingReadings,
-  type Diagnosis,
-  type JudgedPoint,
-  type VerdictName,
-} from '@/core';
-import { likeliestWords, nextWords } from '@/messages/causes';
+import { countingReadings, GLANCE, standingReadings, type VerdictName } from '@/core';
+import { lookWords, nextWords } from '@/messages/causes';
+import { isAlarm } from '@/messages/seen';
 import { readAt } from './judging';
 import { mendedIn } from './repositories/foundFaults';
 import { PREDICTED, readings, type Reading } from './repositories/readings';
@@ -19,7 +14,9 @@ export interface BenchAdvice {
   readonly points: Readonly<Record<string, Advice>>;
   /** How the whole bench stands; `so-far` while something is left to measure. */
   readonly whole: VerdictName | 'so-far' | 'none';
-  /** What is likely wrong, where the educator lets students be told. */
+  /** Something was seen to be hot, to smoke or to smell: power off comes before everything. */
+  readonly alarm?: true;
+  /** What to look at, where the educator lets students be told. */
   readonly hint?: string;
   /** What to measure or look at next. */
   readonly next?: string;
@@ -52,20 +49,16 @@ export async function benchAdvice(sessionId: number, studentId: number): Promise
     .filter(({ point }) => !triesAt(own, point))
     .map(({ point }) => [point, 'again'] as const);
   const { state, next, diagnosis } = judged;
-  const hint = state === 'off' && diagnosis && isTold(hints, own) ? hintWords(diagnosis, points) : '';
-  const more = next && nextWords({ next }, points);
+  const hint = state === 'off' && diagnosis && isTold(hints, own) ? lookWords(diagnosis) : '';
+  const alarm = isAlarm(own.filter(({ point }) => point === GLANCE).at(-1)?.typed);
+  const more = next && !alarm && nextWords({ next }, points);
   return {
     points: Object.fromEntries([...past, ...advices]),
     whole: state === 'right' && next ? 'so-far' : state,
-    ...(hint ? { hint } : {}),
+    ...(alarm ? { alarm } : {}),
+    ...(hint && !alarm ? { hint } : {}),
     ...(more ? { next: more } : {}),
   };
-}
-
-/** A hint names the likeliest cause alone. */
-function hintWords({ groups }: Diagnosis, points: readonly JudgedPoint[]): string {
-  const [first] = groups;
-  return first ? likeliestWords({ groups: [{ ...first, causes: first.causes.slice(0, 2) }] }, points) : '';
 }
 
 function triesAt(own: readonly Reading[], point: string): number {

@@ -58,6 +58,14 @@ function CloseCall({ judged, points, judgedPoints, seen }: CauseProps) {
     return verdict?.verdict === 'close' ? [{ point, unit, verdict }] : [];
   })[0];
   const odd = seen !== undefined && seen !== 'ok';
+  const tired = judged.diagnosis?.groups[0]?.causes[0]?.code;
+  if (!odd && !judged.diagnosis?.next && (tired === 'supply-tired' || tired === 'supply-used'))
+    return (
+      <>
+        <strong>Built right, pack tired</strong>
+        <div className="small-print">a fresh pack, or leave it</div>
+      </>
+    );
   const [first] = judged.diagnosis?.groups ?? [];
   const likely =
     first && first.causes[0]?.code !== 'right' && likeliestWords({ groups: [first] }, judgedPoints, false);

@@ -34,19 +34,8 @@ export function possibleCauses(judged: JudgedBench | undefined): readonly Cause[
 /** Notes what was really found: a likely cause, any other mistake of the lesson, or words of one's own. */
 export function FoundMenu({ bench, causes, mistakes, points, found, onFound, onNotFound }: Props) {
   const [asks, setAsks] = useState(false);
-  const [only] = causes;
   return (
     <>
-      {only && causes.length === 1 && (
-        <Button
-          variant="text"
-          className="btn-text why-button"
-          aria-label={`Bench ${bench}: it was this, ${causeWords(only, points)}`}
-          onClick={() => onFound(only)}
-        >
-          it was this
-        </Button>
-      )}
       {mistakes.length > 0 && (
         <Dropdown className="found-menu">
           <Dropdown.Toggle
