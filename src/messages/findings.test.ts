@@ -116,6 +116,7 @@ const SAMPLES: { readonly [C in FindingCode]: FindingData[C] } = {
   'resistor-over-rating': { part: 'R1', watts: 0.4, rating: 0.25 },
   'supply-shorted': { part: 'B1', amps: 10 },
   'no-resistor': { part: 'D1' },
+  'reading-counted': { typed: '7', as: 'count', perhaps: '7/10' },
   'reading-implausible': { typed: '2910', value: 2910, limit: 4.8, unit: 'V', beyond: 'more', perhaps: 2.91 },
   'csv-columns': { wanted: 'bench,nickname', found: 'name' },
   'csv-row': { row: 4, problem: 'has no nickname' },

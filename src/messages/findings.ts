@@ -222,6 +222,10 @@ const SENTENCES: Sentences = {
     beyond === 'more'
       ? `“${typed}” is more than anything here can show (${formatQuantity(limit, unit as Unit)}). Perhaps ${formatQuantity(perhaps, unit as Unit)}?`
       : `“${typed}” here means ${formatQuantity(value, unit as Unit)}, a thousandth of what is expected. Perhaps ${formatQuantity(perhaps, unit as Unit)}?`,
+  'reading-counted': ({ typed, as }) =>
+    as === 'count'
+      ? `Is ${typed} a count in ten seconds? Here it means ${typed} flashes a second.`
+      : `Is ${typed} the seconds from one flash to the next? Here it means ${typed} flashes a second.`,
   'not-on-board': ({ part }, name) =>
     `${capital(name(part))} is not on the board yet: there is nothing to measure.`,
   overloaded: ({ part, how, figure, limit }, name) => `${capital(name(part))} ${OVER[how](figure, limit)}`,

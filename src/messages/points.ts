@@ -117,7 +117,10 @@ function probed(part: string, kind: ThingKind, from: string, to: string): string
   if (kind === 'signal') return `from plus to minus of ${part}, with everything on: the mean of its pulses`;
   if (kind === 'pin') return `red probe on the lead of ${pinName(part)}, black on the lead of ground`;
   if (kind === 'supply') return 'from plus to minus of the supply, with everything on';
-  return `red probe on the ${legName(kind, from)} of ${part}, black on the ${legName(kind, to)}`;
+  const [red, black] = [legName(kind, from), legName(kind, to)];
+  // Legs without a name of their own are told apart by number: which is which makes no difference to them.
+  if (red === black) return `red probe on leg 1 of ${part}, black on leg 2`;
+  return `red probe on the ${red} of ${part}, black on the ${black}`;
 }
 
 /** What is pressed or turned for it: `hold S1, P1 half way`. */

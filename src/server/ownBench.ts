@@ -1,4 +1,5 @@
-import { lampsIn, measuredAt, type Gate, type Sheet, type Step } from '@/core';
+import { lampsIn, measuredAt, mistakesIn, type Cause, type Gate, type Sheet, type Step } from '@/core';
+import { causeWords } from '@/messages/causes';
 import { holdWords } from '@/messages/gates';
 import { pointName, probeWords } from '@/messages/points';
 import { stepWords } from '@/messages/steps';
@@ -37,6 +38,14 @@ export interface BenchPoint {
   readonly name: string;
   readonly how: string;
   readonly measured: 'volts' | 'amps' | 'hertz' | 'seconds';
+  /** By counting flashes, not by ear. */
+  readonly counted: boolean;
+}
+
+/** A mistake of a lesson, in words. */
+export interface NamedMistake {
+  readonly words: string;
+  readonly cause: Pick<Cause, 'code' | 'data'>;
 }
 
 /** All that one bench sees: its card, where to measure, and its own readings; of no figure how large it should be. */
@@ -51,6 +60,8 @@ export interface OwnBench {
   readonly steps: readonly BenchStep[];
   readonly points: readonly BenchPoint[];
   readonly lamps: readonly string[];
+  /** Every mistake of the lesson in words, for saying what was found; which are likely is not in it. */
+  readonly mistakes: readonly NamedMistake[];
   readonly readings: readonly Reading[];
 }
 
@@ -102,8 +113,13 @@ export async function ownBench(sessionId: number, studentId: number): Promise<Ow
       name: pointName(point),
       how: probeWords(point),
       measured: measuredAt(point),
+      counted: point.measure === 'hertz' && point.kind !== 'speaker',
     })),
     lamps: lampsIn(expectation),
+    mistakes: mistakesIn(expectation).map(({ code, data }) => ({
+      words: causeWords({ code, data }, expectation.dictionary.points),
+      cause: { code, data },
+    })),
     readings: all.filter((r) => r.studentId === studentId),
   };
 }

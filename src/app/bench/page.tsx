@@ -16,7 +16,8 @@ export default async function BenchPage() {
   const asking = await admit('/bench');
   const id = asking?.session;
   if (id === undefined) return null;
-  if (asking?.seat) return <BenchWork own={await ownBench(id, asking.seat.studentId)} />;
+  if (asking?.seat)
+    return <BenchWork key={asking.seat.studentId} own={await ownBench(id, asking.seat.studentId)} />;
   const [held, codes, benches] = await Promise.all([session(id), codesOf(id), benchChoices(id)]);
   const code = codes.find((one) => one.id === asking?.code);
   return (
@@ -29,7 +30,7 @@ export default async function BenchPage() {
           <h1>{held.lessonTitle}</h1>
         </div>
       </div>
-      <ChooseBench benches={benches} />
+      <ChooseBench sessionId={id} benches={benches} />
       {code && <p className="soft">You are in until {clockTime(code.endsAt)}.</p>}
     </div>
   );

@@ -10,6 +10,7 @@ export {
   type JudgedBench,
   type Noted,
 } from './bench';
+export { countedAs } from './countedAs';
 export { columnSummary, type ColumnSummary } from './column';
 export type { Diagnosis } from './diagnosis';
 export {

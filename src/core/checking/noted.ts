@@ -8,6 +8,13 @@ const BARE = { volts: 1, amps: 1e-3, hertz: 1, seconds: 1 } as const;
 /** Flashes over seconds, as they were counted: `7/10`, `10 / 15.2 s`. */
 const COUNTED = /^\s*(\d+)\s*\/\s*(\d+(?:[.,]\d+)?)\s*s?\s*$/u;
 
+/** Of these no meter shows thousands: a comma is the decimal one, however many digits follow. */
+const NEVER_THOUSANDS: ReadonlySet<Measured> = new Set(['volts', 'amps', 'seconds']);
+
+function commaAsPoint(typed: string, measured: Measured): string {
+  return NEVER_THOUSANDS.has(measured) ? typed.replace(/^(\s*[+-]?\d+),(\d+)/u, '$1.$2') : typed;
+}
+
 /**
  * A reading as typed: its value, and the last digit that was noted, which tells the meter's range.
  *
@@ -20,12 +27,13 @@ export function noteReading(typed: string, measured: Measured): Outcome<{ value:
     const seconds = Number(counted[2]!.replace(',', '.'));
     if (seconds > 0) return accepted({ value: Number(counted[1]) / seconds, step: 0 });
   }
-  const figure = parseQuantity(typed, UNIT[measured], BARE[measured]);
+  const plain = commaAsPoint(typed, measured);
+  const figure = parseQuantity(plain, UNIT[measured], BARE[measured]);
   if (!figure.ok) return figure;
-  const number = /\d*[.,]?\d+/u.exec(typed)?.[0] ?? '';
+  const number = /\d*[.,]?\d+/u.exec(plain)?.[0] ?? '';
   const decimals = /[.,](\d+)$/u.exec(number)?.[1]?.length ?? 0;
   const scale = parseQuantity(
-    typed.replace(number, '1').replace(/^[-+]/u, ''),
+    plain.replace(number, '1').replace(/^[-+]/u, ''),
     UNIT[measured],
     BARE[measured],
   );

@@ -7,6 +7,8 @@ const BEYOND = 1.3;
 const FAR_BELOW = 0.02;
 /** A figure is just right within this ratio of what is expected. */
 const NEAR = 2.5;
+/** Within this share of what a mistake reads, a small figure is that one. */
+const ALIKE = 0.5;
 const LARGER = [0.1, 0.01, 0.001, 1e-4, 1e-6];
 const SMALLER = [1000, 1e6];
 
@@ -15,6 +17,7 @@ const SMALLER = [1000, 1e6];
  * perhaps 8.6.
  *
  * @param value in SI
+ * @param reads what a named mistake, or a state of the build, reads there: a figure that is one of these is meant
  * @param limit the largest figure the circuit could show there (supply volts, or short-circuit current)
  * @returns a question with the figure that was perhaps meant, or undefined
  */
@@ -23,6 +26,7 @@ export function implausible(
   value: number,
   limit: number,
   expected: Pick<Expected, 'typical' | 'unit'>,
+  reads: readonly number[] = [],
 ): Finding | undefined {
   const { typical, unit } = expected;
   const distance = (v: number) => Math.abs(Math.log(Math.abs(v / (typical || 1e-9))));
@@ -38,7 +42,8 @@ export function implausible(
       perhaps: Number(perhaps.toPrecision(6)),
     });
   if (Math.abs(value) > limit * BEYOND) return asked(closest(LARGER), 'more');
-  const tiny = value !== 0 && Math.abs(value) < Math.abs(typical) * FAR_BELOW;
+  const isNamed = reads.some((read) => Math.abs(read - value) < ALIKE * Math.abs(value));
+  const tiny = !isNamed && value !== 0 && Math.abs(value) < Math.abs(typical) * FAR_BELOW;
   const perhaps = closest(SMALLER);
   return tiny && distance(perhaps) < Math.log(NEAR) ? asked(perhaps, 'less') : undefined;
 }

@@ -166,6 +166,8 @@ export interface FindingData {
     beyond: 'more' | 'less';
     perhaps: number;
   };
+  /** A bare figure where a rate is read may be a count in ten seconds or a period. */
+  'reading-counted': { typed: string; as: 'count' | 'period'; perhaps: string };
   // lists that come in
   'csv-columns': { wanted: string; found: string };
   'csv-row': { row: number; problem: string };

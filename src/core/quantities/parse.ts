@@ -69,7 +69,8 @@ interface Parsed {
 export function parseQuantity(text: string, unit: Unit, bareScale = 1): Outcome<number> {
   const typed = text.trim();
   if (typed === '') return refused(finding('empty-figure', { unit }));
-  if (/^[+-]?\d{1,3},\d{3}\b/u.test(typed)) {
+  // Nobody marks thousands of nothing: 0,703 is a decimal comma.
+  if (/^[+-]?(?!0)\d{1,3},\d{3}\b/u.test(typed)) {
     return refused(finding('ambiguous-comma', { typed, unit }));
   }
   const parsed = (unit === 'm' ? length(typed) : letterPoint(typed)) ?? plain(typed, bareScale);

@@ -2,6 +2,8 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import { GLANCE } from '@/core';
+import { isAlarm, WAS_HOT } from '@/messages/seen';
 import { StepBoard } from '@/features/sheet/steps/StepBoard';
 import { useKept } from '@/features/hooks/useKept';
 import type { BenchAdvice } from '@/server/advice';
@@ -9,9 +11,11 @@ import type { OwnBench } from '@/server/ownBench';
 import { heard } from '@/ui/heard';
 import { adviceFor } from './actions';
 import { LeaveBench } from './LeaveBench';
+import { Guess } from './Guess';
 import { Measure } from './Measure';
+import { PowerOff } from './PowerOff';
 import { Stop } from './Stop';
-import { useOwnReadings } from './useOwnReadings';
+import { GUESS, useOwnReadings } from './useOwnReadings';
 
 /** A student's bench on a phone: the card step by step, then what is measured and seen there. */
 export function BenchWork({ own }: { own: OwnBench }) {
@@ -34,6 +38,17 @@ export function BenchWork({ own }: { own: OwnBench }) {
   useEffect(() => {
     if (own.readings.length > 0) queueMicrotask(() => void ask());
   }, [ask, own.readings.length]);
+  const [skipped, skip] = useKept(`mivvet.guess.${sessionId}.${studentId}`, '');
+  const guessed = readings.at(GUESS).length > 0 || skipped !== '';
+  /** The first step with power: a prediction comes before it. */
+  const firstPower = steps.findIndex(({ stop }) => stop !== undefined);
+  const look = readings.at(GLANCE).at(-1);
+  if (isAlarm(look))
+    return (
+      <div className="bench-work">
+        <PowerOff onCold={() => void readings.enter(GLANCE, WAS_HOT)} />
+      </div>
+    );
   return (
     <div className="bench-work">
       <header className="bench-head">
@@ -50,10 +65,21 @@ export function BenchWork({ own }: { own: OwnBench }) {
         </p>
       )}
       {at < steps.length && sheet ? (
-        <OneOf key={at} own={own} at={at} />
+        at === firstPower && !guessed ? (
+          <Guess readings={readings} onSkip={() => skip('skipped')} />
+        ) : (
+          <OneOf key={at} own={own} at={at} />
+        )
       ) : (
         <>
-          <Measure own={own} readings={readings} advice={readings.waiting === 0 ? advice : undefined} />
+          <Measure
+            own={own}
+            readings={readings}
+            advice={readings.waiting === 0 ? advice : undefined}
+            guessed={guessed}
+            onSkipGuess={() => skip('skipped')}
+            onFound={() => void ask()}
+          />
           {unanswered && (
             <p role="status" className="problem">
               How it stands is not known: {unanswered}{' '}

@@ -31,7 +31,16 @@ export function Lamps({ lamps, said, onSay }: Props) {
     setOdd(false);
     setNamed({});
   };
-  const words = Object.entries(named).map(([one, word]) => `${one} ${SEEN[word].words}`);
+  /** Each look is sent as it is chosen, with those of the lamps before. */
+  const choose = (word: SeenWord) => {
+    const now = { ...named, [lamp]: word };
+    setNamed(now);
+    onSay(
+      Object.entries(now)
+        .map(([one, seen]) => `${one} ${SEEN[seen].words}`)
+        .join(', '),
+    );
+  };
   return (
     <fieldset className="bench-entry">
       <legend>How do the lamps look?</legend>
@@ -61,7 +70,7 @@ export function Lamps({ lamps, said, onSay }: Props) {
                 key={word}
                 variant={named[lamp] === word ? 'primary' : 'quiet'}
                 aria-pressed={named[lamp] === word}
-                onClick={() => setNamed({ ...named, [lamp]: word })}
+                onClick={() => choose(word)}
               >
                 {SEEN[word].words}
               </Button>
@@ -70,14 +79,6 @@ export function Lamps({ lamps, said, onSay }: Props) {
               {SEEN.hot.words}: power off!
             </Button>
           </div>
-          {words.length > 0 && (
-            <p className="pt-2">
-              {words.join(', ')}.{' '}
-              <Button size="lg" onClick={() => say(words.join(', '))}>
-                That is what I see
-              </Button>
-            </p>
-          )}
         </div>
       )}
       {said !== undefined && (

@@ -8,7 +8,7 @@ import { adviceFor } from './actions';
 import { BenchWork } from './BenchWork';
 
 jest.mock('next/navigation', () => jest.requireActual('../../../tests/support/navigation'));
-jest.mock('../check/actions', () => ({ keepReading: jest.fn() }));
+jest.mock('../check/actions', () => ({ faultFound: jest.fn(), keepReading: jest.fn() }));
 jest.mock('./actions', () => ({ adviceFor: jest.fn(), leaveBench: jest.fn() }));
 jest.mock('@/features/photo/actions', () => ({ keepPhoto: jest.fn() }));
 
@@ -21,8 +21,9 @@ const OWN: OwnBench = {
   meter: 'class meter',
   sheet: undefined,
   steps: [],
-  points: [{ id: 'R1', name: 'across R1', how: 'red on the leg at plus', measured: 'volts' }],
+  points: [{ id: 'R1', name: 'across R1', how: 'red on the leg at plus', measured: 'volts', counted: false }],
   lamps: [],
+  mistakes: [],
   readings: [],
 };
 type Answer = Awaited<ReturnType<typeof adviceFor>>;

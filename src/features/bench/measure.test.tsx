@@ -1,15 +1,16 @@
 /** @jest-environment jsdom */
 import { waitFor } from '@testing-library/react';
+import { useState } from 'react';
 import { said, screen, show, within } from '../../../tests/support/screen';
 import { GLANCE } from '@/core';
 import { Measure } from './Measure';
 import { GUESS, useOwnReadings } from './useOwnReadings';
 import type { OwnBench } from '@/server/ownBench';
 import type { BenchAdvice } from '@/server/advice';
-import { keepReading } from '../check/actions';
+import { faultFound, keepReading } from '../check/actions';
 
 jest.mock('next/navigation', () => jest.requireActual('../../../tests/support/navigation'));
-jest.mock('../check/actions', () => ({ keepReading: jest.fn() }));
+jest.mock('../check/actions', () => ({ faultFound: jest.fn(), keepReading: jest.fn() }));
 jest.mock('@/features/photo/actions', () => ({ keepPhoto: jest.fn() }));
 
 const OWN: OwnBench = {
@@ -22,18 +23,34 @@ const OWN: OwnBench = {
   sheet: undefined,
   steps: [],
   points: [
-    { id: 'R1', name: 'across R1', how: 'red on the leg at plus', measured: 'volts' },
-    { id: 'current', name: 'current', how: 'lift the leg', measured: 'amps' },
+    { id: 'R1', name: 'across R1', how: 'red on the leg at plus', measured: 'volts', counted: false },
+    { id: 'current', name: 'current', how: 'lift the leg', measured: 'amps', counted: false },
+    { id: 'D1 rate', name: 'flashes of D1', how: 'count', measured: 'hertz', counted: true },
   ],
   lamps: ['D1', 'D2'],
+  mistakes: [
+    { words: 'D1 the wrong way round', cause: { code: 'lamp-reversed', data: { part: 'D1' } } },
+    { words: 'W1 missing', cause: { code: 'jumper-missing', data: { part: 'W1' } } },
+  ],
   readings: [],
 };
 const keep = jest.mocked(keepReading);
 const kept = jest.fn();
+const found = jest.fn();
 
 function Screen({ advice }: { readonly advice?: BenchAdvice }) {
   const readings = useOwnReadings(OWN, kept);
-  return <Measure own={OWN} readings={readings} advice={advice} />;
+  const [left, leave] = useState(false);
+  return (
+    <Measure
+      own={OWN}
+      readings={readings}
+      advice={advice}
+      guessed={left || readings.at(GUESS).length > 0}
+      onSkipGuess={() => leave(true)}
+      onFound={found}
+    />
+  );
 }
 
 beforeEach(() => {
@@ -69,7 +86,7 @@ describe('measuring at one’s own bench', () => {
     );
     await waitFor(() => expect(kept).toHaveBeenCalledTimes(4));
     expect(keep.mock.calls[0]![0]).toMatchObject({ studentId: 11, takenBy: 'student', value: 0.012 });
-    expect(screen.getByText(/You predicted 12 mA/u)).toBeTruthy();
+    expect(screen.getByText(/You predicted 12\.0\s*mA\.$/u)).toBeTruthy();
   });
 
   it('keeps what is no figure as it was typed, with the reason', async () => {
@@ -90,10 +107,8 @@ describe('measuring at one’s own bench', () => {
     await user.click(screen.getByRole('button', { name: 'Something is different' }));
     await user.selectOptions(screen.getByLabelText('Which lamp?'), 'D2');
     await user.click(screen.getByRole('button', { name: 'dark' }));
-    await user.click(screen.getByRole('button', { name: 'That is what I see' }));
     await waitFor(() => expect(sent()).toEqual([[GLANCE, 'D2 dark', 'first']]));
     expect(await screen.findByText('You said: D2 dark.')).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Something is different' }));
     await user.click(screen.getByRole('button', { name: /power off!/u }));
     await waitFor(() => expect(sent()[1]).toEqual([GLANCE, 'hot', 'retest']));
   });
@@ -113,10 +128,71 @@ describe('measuring at one’s own bench', () => {
     ] as const)
       await user.type(screen.getByLabelText(point), `${typed}{Enter}`);
     const form = (point: string) => screen.getByLabelText(point).closest('form')!;
-    expect(said(within(form('Across R1')).getByRole('status'))).toBe('0.00 V measure again');
-    expect(said(within(form('Current')).getByRole('status'))).toBe('8.9 mA right');
+    expect(said(within(form('Across R1')).getByRole('status'))).toContain('0.00 V measure again');
+    expect(said(within(form('Current')).getByRole('status'))).toContain('8.9 mA right');
     const whole = said(screen.getByText('Something is not as planned.').closest('[role=status]'));
     expect(whole).toContain('A hint: D1 the wrong way round.');
     expect(whole).toContain('Measure across D1.');
+  });
+
+  it('takes a figure back from its own list, and selects what was refused for the next to replace', async () => {
+    const { user } = show(<Screen />);
+    await user.click(screen.getByRole('button', { name: 'No idea yet' }));
+    await user.type(screen.getByLabelText('Across R1'), '2.9 V{Enter}');
+    expect(said(screen.getByText(/^2\.9 V/u))).not.toContain('V V');
+    await user.click(screen.getByRole('button', { name: /^Take 2\.9 V back/u }));
+    await waitFor(() => expect(sent().at(-1)).toEqual(['R1', '2.9 V', 'taken-back']));
+    expect(screen.queryByText(/^2\.9 V/u)).toBeNull();
+    await user.type(screen.getByLabelText('Across R1'), 'x{Enter}');
+    await user.keyboard('2.91');
+    expect(screen.getByLabelText<HTMLInputElement>('Across R1').value).toBe('2.91');
+  });
+
+  it('has the keys that a phone leaves out: the sign, and flashes over seconds', async () => {
+    const { user } = show(<Screen />);
+    await user.click(screen.getByRole('button', { name: 'No idea yet' }));
+    await user.type(screen.getByLabelText('Across R1'), '4.80');
+    await user.click(screen.getAllByRole('button', { name: 'Change the sign' })[0]!);
+    await user.type(screen.getByLabelText('Across R1'), '{Enter}');
+    await user.type(screen.getByLabelText('flashes'), '7{Enter}');
+    expect(said(screen.getByRole('alert'))).toContain('Enter both');
+    await user.type(screen.getByLabelText('in seconds'), '10{Enter}');
+    await waitFor(() =>
+      expect(sent()).toEqual([
+        ['R1', '-4.80', 'first'],
+        ['D1 rate', '7/10', 'first'],
+      ]),
+    );
+    expect(keep.mock.calls[1]![0].value).toBeCloseTo(0.7, 12);
+  });
+
+  it('times ten flashes by taps', async () => {
+    const now = jest.spyOn(performance, 'now');
+    const { user } = show(<Screen />);
+    await user.click(screen.getByRole('button', { name: 'No idea yet' }));
+    for (let tap = 0; tap <= 10; tap++) {
+      now.mockReturnValue(50_000 + 1430 * tap);
+      await user.click(
+        screen.getByRole('button', { name: tap === 0 ? 'Tap at a flash' : `${tap - 1} of 10` }),
+      );
+    }
+    now.mockRestore();
+    expect(screen.getByLabelText<HTMLInputElement>('flashes').value).toBe('10');
+    expect(screen.getByLabelText<HTMLInputElement>('in seconds').value).toBe('14.3');
+  });
+
+  it('says what was found and mended, in the words of the lesson', async () => {
+    jest.mocked(faultFound).mockResolvedValue({ ok: false, message: 'not now' });
+    const { user } = show(<Screen advice={{ points: {}, whole: 'off' }} />);
+    await user.click(screen.getByRole('button', { name: 'No idea yet' }));
+    await user.click(screen.getByRole('button', { name: 'I found it and put it right' }));
+    await user.click(await screen.findByRole('button', { name: 'D1 the wrong way round' }));
+    expect(jest.mocked(faultFound).mock.calls[0]![0]).toMatchObject({
+      studentId: 11,
+      cause: { code: 'lamp-reversed', data: { part: 'D1' } },
+      foundBy: 'student',
+    });
+    expect(found).not.toHaveBeenCalled();
+    expect(await screen.findByText('not now')).toBeTruthy();
   });
 });

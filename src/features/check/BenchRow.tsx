@@ -51,7 +51,6 @@ interface Props extends BenchNameProps {
 export function BenchRow(props: Props) {
   const { row, student, presence, points, lamps, found, predicted, readings, judged, nameOf } = props;
   const { onMeter } = props;
-  const [why, setWhy] = useState(false);
   const seen = lamps.length > 0 ? [GLANCE] : [];
   const columns = 1 + seen.length + points.length;
   if (!isBuilt(presence)) {
@@ -111,56 +110,14 @@ export function BenchRow(props: Props) {
       {cell(predicted, 0, undefined)}
       {seen.map((point) => cell(point, 1, undefined))}
       {points.map((point, i) => cell(point.id, i + 1 + seen.length, point))}
-      <td className="cause">
-        <div className="cause-line">
-          <div className="cause-words" role="status">
-            {alarm ? (
-              <strong>Power off. Nothing is measured until it is cold.</strong>
-            ) : (
-              judged && (
-                <CauseWords
-                  judged={judged}
-                  points={points}
-                  judgedPoints={props.judgedPoints}
-                  seen={glance?.typed}
-                />
-              )
-            )}
-          </div>
-          <div className="cause-tools">
-            <FoundMenu
-              bench={student.bench}
-              causes={isAnew && state !== 'right' ? causes : []}
-              mistakes={isAnew && state !== 'right' && state !== 'none' ? props.mistakes : []}
-              points={props.judgedPoints}
-              found={found}
-              onFound={(cause, words) => props.onFound(student, cause, words)}
-              onNotFound={props.onNotFound}
-            />
-            {judged && state !== 'none' && (
-              <Button
-                variant="text"
-                className="btn-text why-button"
-                aria-label={`Why is bench ${student.bench} ${stateWords(judged)}?`}
-                onClick={() => setWhy(true)}
-              >
-                why?
-              </Button>
-            )}
-          </div>
-        </div>
-        {judged && why && (
-          <Why
-            title={`Bench ${student.bench}, ${student.nickname}`}
-            judged={judged}
-            points={points}
-            judgedPoints={props.judgedPoints}
-            values={Object.fromEntries(counting.map((r) => [r.point, r.value]))}
-            seen={glance?.typed}
-            onHide={() => setWhy(false)}
-          />
-        )}
-      </td>
+      <CauseCell
+        {...props}
+        counting={counting}
+        glance={glance?.typed}
+        alarm={alarm}
+        causes={isAnew ? causes : []}
+        isAnew={isAnew}
+      />
     </tr>
   );
 }
@@ -170,4 +127,67 @@ function findBy(causes: readonly Cause[], { bench, ...student }: Bench, onFound:
   const [only] = causes;
   if (only && causes.length === 1) onFound({ bench, ...student }, only);
   else document.getElementById(`found-${bench}`)?.click();
+}
+
+interface CauseProps extends Props {
+  readonly counting: readonly Reading[];
+  readonly glance: string | undefined;
+  readonly alarm: boolean;
+  readonly causes: readonly Cause[];
+  readonly isAnew: boolean;
+}
+
+/** The likeliest cause in two lines, with the ways to say what it was and to see why. */
+function CauseCell(props: CauseProps) {
+  const { student, judged, points, counting, glance, alarm, causes, isAnew, found } = props;
+  const [why, setWhy] = useState(false);
+  const state = judged?.state ?? 'none';
+  const mayBeNoted = isAnew && state !== 'right' && state !== 'none';
+  return (
+    <td className="cause">
+      <div className="cause-line">
+        <div className="cause-words" role="status">
+          {alarm ? (
+            <strong>Power off. Nothing is measured until it is cold.</strong>
+          ) : (
+            judged && (
+              <CauseWords judged={judged} points={points} judgedPoints={props.judgedPoints} seen={glance} />
+            )
+          )}
+        </div>
+        <div className="cause-tools">
+          <FoundMenu
+            bench={student.bench}
+            causes={causes}
+            mistakes={mayBeNoted ? props.mistakes : []}
+            points={props.judgedPoints}
+            found={found}
+            onFound={(cause, words) => props.onFound(student, cause, words)}
+            onNotFound={props.onNotFound}
+          />
+          {judged && state !== 'none' && (
+            <Button
+              variant="text"
+              className="btn-text why-button"
+              aria-label={`Why is bench ${student.bench} ${stateWords(judged)}?`}
+              onClick={() => setWhy(true)}
+            >
+              why?
+            </Button>
+          )}
+        </div>
+      </div>
+      {judged && why && (
+        <Why
+          title={`Bench ${student.bench}, ${student.nickname}`}
+          judged={judged}
+          points={points}
+          judgedPoints={props.judgedPoints}
+          values={Object.fromEntries(counting.map((r) => [r.point, r.value]))}
+          seen={glance}
+          onHide={() => setWhy(false)}
+        />
+      )}
+    </td>
+  );
 }

@@ -17,6 +17,13 @@ export function CauseWords({ judged, points, judgedPoints, seen }: CauseProps) {
   if (state === 'right') return <RightWords {...{ judged, points, judgedPoints }} />;
   const first = diagnosis?.groups[0];
   if (!first) return null;
+  if (isTiredPack(judged, seen))
+    return (
+      <>
+        <strong>Built right, pack tired</strong>
+        <div className="small-print">a fresh pack, or leave it</div>
+      </>
+    );
   if (state === 'close') return <CloseCall {...{ judged, points, judgedPoints, seen }} />;
   const next = nextWords(diagnosis, judgedPoints);
   const second = diagnosis.groups[1];
@@ -48,6 +55,15 @@ function RightWords({ judged: { diagnosis, next, risk = 0 }, judgedPoints }: Cau
   );
 }
 
+const WEAK_PACK: ReadonlySet<string> = new Set(['supply-tired', 'supply-used']);
+
+/** Everything is measured, and nothing but the pack explains it: that is a verdict, not a close call. */
+function isTiredPack({ state, diagnosis }: JudgedBench, seen: string | undefined): boolean {
+  const looksRight = seen === undefined || seen === 'ok';
+  const [first] = diagnosis?.groups[0]?.causes ?? [];
+  return state === 'close' && looksRight && !diagnosis?.next && WEAK_PACK.has(first?.code ?? '');
+}
+
 /** Risks below this are not worth a word in the row. */
 const RISK_SAID = 0.05;
 
@@ -58,14 +74,6 @@ function CloseCall({ judged, points, judgedPoints, seen }: CauseProps) {
     return verdict?.verdict === 'close' ? [{ point, unit, verdict }] : [];
   })[0];
   const odd = seen !== undefined && seen !== 'ok';
-  const tired = judged.diagnosis?.groups[0]?.causes[0]?.code;
-  if (!odd && !judged.diagnosis?.next && (tired === 'supply-tired' || tired === 'supply-used'))
-    return (
-      <>
-        <strong>Built right, pack tired</strong>
-        <div className="small-print">a fresh pack, or leave it</div>
-      </>
-    );
   const [first] = judged.diagnosis?.groups ?? [];
   const likely =
     first && first.causes[0]?.code !== 'right' && likeliestWords({ groups: [first] }, judgedPoints, false);

@@ -1,29 +1,19 @@
 'use client';
 
 import { useMemo, useState, type ReactNode } from 'react';
-import {
-  columnUnit,
-  formatPlain,
-  GLANCE,
-  lampsIn,
-  mistakesIn,
-  partsIn,
-  type Expected,
-  type JudgedBench,
-  type SessionExpectation,
-} from '@/core';
+import { GLANCE, lampsIn, mistakesIn, partsIn, type JudgedBench, type SessionExpectation } from '@/core';
 import { pointName } from '@/messages/points';
-import { benchRead, isAlarm, SEEN_KEYS, WAS_HOT } from '@/messages/seen';
+import { benchRead, isAlarm, WAS_HOT } from '@/messages/seen';
 import { Note } from '@/ui/Note';
-import { Scroll } from '@/ui/Scroll';
 import { Alarms } from './Alarms';
 import type { Bench } from './bench';
 import { BenchRow } from './BenchRow';
 import { ClassFindings } from './ClassFindings';
-import { countingOf, standingAt } from './counting';
+import { countingOf } from './counting';
 import { COLUMN_END } from './focusCell';
 import { FromTable } from './FromTable';
 import { GridHead } from './GridHead';
+import { GridTable } from './GridTable';
 import type { GridMeter, Keeping } from './keeping';
 import { OneBench } from './OneBench';
 import { isBuilt, presenceOf } from './presence';
@@ -212,80 +202,45 @@ export function CheckGrid(props: CheckGridProps) {
         judged={built.map(({ id }) => judged.get(id) ?? NOT_YET)}
       />
       {!single && (
-        <Scroll label="Benches and their figures" className="scroll-x grid-scroll">
-          <table className="table check-grid">
-            <thead>
-              <tr>
-                <th scope="col" className="bench-cell">
-                  bench
-                </th>
-                <th scope="col" className="state">
-                  state
-                </th>
-                <th scope="col">
-                  predicted
-                  <br />
-                  mA
-                </th>
-                {lamps.length > 0 && (
-                  <th scope="col" title={`Type ok, or: ${SEEN_KEYS}.`}>
-                    lamps
-                    <br />
-                    ok, or 2 dark
-                  </th>
-                )}
-                {points.map((point) => (
-                  <ColumnHead key={point.id} point={point} />
-                ))}
-                <th scope="col">most likely, and what would settle it</th>
-              </tr>
-            </thead>
-            <tbody>
-              {students.map((student, i) => (
-                <BenchRow
-                  key={student.id}
-                  {...common}
-                  row={i}
-                  student={student}
-                  presence={presence(student)}
-                  others={isAlone(student) ? othersOf(student) : []}
-                  onAttend={keeping.attend}
-                  points={judgedBy(student.id).expected.points}
-                  judgedPoints={judgedBy(student.id).dictionary.points}
-                  mistakes={mistakes.get(judgedBy(student.id)) ?? []}
-                  beside={
-                    props.photographed && {
-                      href: `/check/${sessionId}/beside/${student.id}`,
-                      taken: props.photographed.includes(student.id),
-                    }
-                  }
-                  different={props.contexts?.words(student.id)}
-                  {...(props.contexts?.onOpen
-                    ? { onDifferent: () => props.contexts?.onOpen?.(student) }
-                    : {})}
-                  readings={all.filter((r) => r.studentId === student.id)}
-                  mended={mended(student.id)}
-                  found={keeping.found.filter((f) => f.studentId === student.id)}
-                  onFound={(bench, cause, words) => keeping.note(bench.id, cause, helper, words)}
-                  onNotFound={keeping.takeBack}
-                  judged={judged.get(student.id)}
-                  onEmpty={({ bench }) =>
-                    setHint(
-                      `Bench ${bench}: nothing is typed. Arrow down leaves it empty, a marks it absent.`,
-                    )
-                  }
-                  onRevert={(point) => entry.settle(student.id, point)}
-                  onColumn={(point) => {
-                    if (points.some((p) => p.id === point))
-                      setColumn(points.findIndex((p) => p.id === point));
-                    meter?.at(student, point);
-                  }}
-                  {...(meter ? { onMeter: (point: string) => void readInto(student, point) } : {})}
-                />
-              ))}
-            </tbody>
-          </table>
-        </Scroll>
+        <GridTable points={points} lamps={lamps}>
+          {students.map((student, i) => (
+            <BenchRow
+              key={student.id}
+              {...common}
+              row={i}
+              student={student}
+              presence={presence(student)}
+              others={isAlone(student) ? othersOf(student) : []}
+              onAttend={keeping.attend}
+              points={judgedBy(student.id).expected.points}
+              judgedPoints={judgedBy(student.id).dictionary.points}
+              mistakes={mistakes.get(judgedBy(student.id)) ?? []}
+              beside={
+                props.photographed && {
+                  href: `/check/${sessionId}/beside/${student.id}`,
+                  taken: props.photographed.includes(student.id),
+                }
+              }
+              different={props.contexts?.words(student.id)}
+              {...(props.contexts?.onOpen ? { onDifferent: () => props.contexts?.onOpen?.(student) } : {})}
+              readings={all.filter((r) => r.studentId === student.id)}
+              mended={mended(student.id)}
+              found={keeping.found.filter((f) => f.studentId === student.id)}
+              onFound={(bench, cause, words) => keeping.note(bench.id, cause, helper, words)}
+              onNotFound={keeping.takeBack}
+              judged={judged.get(student.id)}
+              onEmpty={({ bench }) =>
+                setHint(`Bench ${bench}: nothing is typed. Arrow down leaves it empty, a marks it absent.`)
+              }
+              onRevert={(point) => entry.settle(student.id, point)}
+              onColumn={(point) => {
+                if (points.some((p) => p.id === point)) setColumn(points.findIndex((p) => p.id === point));
+                meter?.at(student, point);
+              }}
+              {...(meter ? { onMeter: (point: string) => void readInto(student, point) } : {})}
+            />
+          ))}
+        </GridTable>
       )}
       <div className="grid-foot">
         <p id={COLUMN_END} className="grid-hint" role="status" tabIndex={-1}>
@@ -313,14 +268,3 @@ export function CheckGrid(props: CheckGridProps) {
 }
 
 const NOT_YET: JudgedBench = { verdicts: {}, state: 'none' };
-
-function ColumnHead({ point }: { point: Expected }) {
-  const { name, scale } = columnUnit(point.unit);
-  return (
-    <th scope="col">
-      {pointName(point.point)}
-      <br />
-      {formatPlain(point.low, scale)} – {formatPlain(point.high, scale)} {name}
-    </th>
-  );
-}

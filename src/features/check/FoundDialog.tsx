@@ -2,13 +2,12 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import Modal from 'react-bootstrap/Modal';
-import type { Cause, JudgedPoint } from '@/core';
-import { causeWords } from '@/messages/causes';
+import type { Cause } from '@/core';
+import type { NamedMistake } from '@/server/ownBench';
 
 interface Props {
-  readonly bench: number;
-  readonly mistakes: readonly Cause[];
-  readonly points: readonly JudgedPoint[];
+  readonly title: string;
+  readonly mistakes: readonly NamedMistake[];
   onFound(cause: Pick<Cause, 'code' | 'data'>, words?: string): void;
   onHide(): void;
 }
@@ -18,15 +17,15 @@ const OTHER = 'wires, board and meter';
 export const FOUND_WORDS_MOST = 120;
 
 /** What was really wrong: any mistake of the lesson by its part, or words of one's own. */
-export function FoundDialog({ bench, mistakes, points, onFound, onHide }: Props) {
-  const parts = byPart(mistakes, points);
+export function FoundDialog({ title, mistakes, onFound, onHide }: Props) {
+  const parts = byPart(mistakes);
   const [part, setPart] = useState(parts.keys().next().value ?? OTHER);
   const [words, setWords] = useState('');
   const own = words.trim();
   return (
     <Modal show onHide={onHide} aria-labelledby="found-title" scrollable>
       <Modal.Header closeButton>
-        <Modal.Title id="found-title">Bench {bench}: what was it?</Modal.Title>
+        <Modal.Title id="found-title">{title}</Modal.Title>
       </Modal.Header>
       <Modal.Body>
         <Form.Group controlId="found-part">
@@ -71,15 +70,13 @@ export function FoundDialog({ bench, mistakes, points, onFound, onHide }: Props)
 
 /** Mistakes by part and by their words: what is said alike stands once. */
 function byPart(
-  mistakes: readonly Cause[],
-  points: readonly JudgedPoint[],
-): ReadonlyMap<string, ReadonlyMap<string, Cause>> {
-  const parts = new Map<string, Map<string, Cause>>();
-  for (const cause of mistakes) {
+  mistakes: readonly NamedMistake[],
+): ReadonlyMap<string, ReadonlyMap<string, NamedMistake['cause']>> {
+  const parts = new Map<string, Map<string, NamedMistake['cause']>>();
+  for (const { words, cause } of mistakes) {
     const part = cause.data.part ?? OTHER;
-    const own = parts.get(part) ?? new Map<string, Cause>();
-    const text = causeWords(cause, points);
-    if (!own.has(text)) own.set(text, cause);
+    const own = parts.get(part) ?? new Map<string, NamedMistake['cause']>();
+    if (!own.has(words)) own.set(words, cause);
     parts.set(part, own);
   }
   return new Map(

@@ -74,9 +74,8 @@ export function FoundMenu({ bench, causes, mistakes, points, found, onFound, onN
       ))}
       {asks && (
         <FoundDialog
-          bench={bench}
-          mistakes={mistakes}
-          points={points}
+          title={`Bench ${bench}: what was it?`}
+          mistakes={mistakes.map((cause) => ({ words: causeWords(cause, points), cause }))}
           onFound={(cause, words) => {
             setAsks(false);
             onFound(cause, words);

@@ -1,17 +1,18 @@
 'use client';
 
-import { QRCodeSVG } from 'qrcode.react';
 import { useSyncExternalStore, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import Modal from 'react-bootstrap/Modal';
 import type { Code } from '@/server/repositories/codes';
 import type { Hints } from '@/server/repositories/sessions';
-import { clockTime } from '@/ui/dates';
+import { listed } from '@/messages/grammar';
 import { useAnswer } from '@/ui/useAnswer';
 import { Problem } from '@/ui/Problem';
 import { endCode, freeBench, makeCode, setHints } from './actions';
+import { AskedFirst } from './AskedFirst';
 import type { Bench } from './bench';
+import { WayIn } from './WayIn';
 
 /** A code lasts for an evening's class. */
 const HOURS = 4;
@@ -51,6 +52,7 @@ export function HelpersIn({ sessionId, codes, hints, seated }: InProps) {
               sessionId={sessionId}
               role={role}
               code={codes.find((code) => code.role === role)}
+              seated={seated}
             />
           ))}
           <StudentsTold sessionId={sessionId} hints={hints} />
@@ -95,84 +97,75 @@ function StudentsTold({ sessionId, hints }: Pick<InProps, 'sessionId' | 'hints'>
 
 /** Who sits at a bench with a machine of their own; a bench is freed for another machine. */
 function Seated({ sessionId, seated }: Pick<InProps, 'sessionId' | 'seated'>) {
-  const { problem, pending, run } = useAnswer();
   if (seated.length === 0) return null;
   return (
     <section className="ruled">
       <h2>At their benches</h2>
       <ul>
-        {seated.map(({ id, bench, nickname }) => (
-          <li key={id}>
-            {bench} {nickname}{' '}
-            <Button
-              variant="text"
-              className="btn-text"
-              disabled={pending}
-              onClick={() => run(() => freeBench(sessionId, id))}
-            >
-              Free this bench
-            </Button>
+        {seated.map((bench) => (
+          <li key={bench.id}>
+            {bench.bench} {bench.nickname}{' '}
+            <AskedFirst
+              name="Free this bench"
+              label={`Free bench ${bench.bench} ${bench.nickname}`}
+              touches={`${bench.nickname}’s machine is out of bench ${bench.bench} and chooses again; what still waits on it comes in.`}
+              work={() => freeBench(sessionId, bench.id)}
+            />
           </li>
         ))}
       </ul>
-      <Problem>{problem}</Problem>
     </section>
   );
 }
 
-interface Props {
+interface CodeProps {
   readonly sessionId: number;
   readonly role: Code['role'];
   readonly code: Code | undefined;
+  readonly seated: readonly Bench[];
 }
 
-function OneCode({ sessionId, role, code }: Props) {
+function OneCode({ sessionId, role, code, seated }: CodeProps) {
   const { problem, pending, run } = useAnswer();
   const { title, may } = WHO[role];
   const address = useAddress();
+  const inside = role === 'student' && seated.length > 0 ? listed(seated.map(nameOf)) : 'Whoever came by it';
   return (
     <section className="ruled">
       <h2>{title}</h2>
       <p className="small-print">They {may}.</p>
       {code && address && (
         <div className="join-code">
-          <QRCodeSVG
-            value={`${address}/join?code=${code.code}`}
-            size={112}
-            title={`Way in for ${title.toLowerCase()}`}
-          />
-          <div>
-            <div className="code">{code.code}</div>
-            <div className="small-print">
-              at {address.replace(/^https?:\/\//u, '')}/join, until {clockTime(code.endsAt)}
-            </div>
-            {/^https?:\/\/(127\.0\.0\.1|localhost|\[::1\])/u.test(address) && (
-              <div className="small-print">
-                You opened the program by an address of this machine alone: others reach it by the one it has
-                on their network.
-              </div>
-            )}
-          </div>
+          <WayIn code={code} address={address} title={title} />
         </div>
       )}
       <div className="button-row pt-2">
-        <Button
-          size="sm"
-          variant={code ? 'quiet' : 'primary'}
-          disabled={pending}
-          onClick={() => run(() => makeCode(sessionId, role, HOURS))}
-        >
-          {code ? 'Another code' : `A code for ${HOURS} hours`}
-        </Button>
-        {code && (
-          <Button size="sm" variant="quiet" onClick={() => run(() => endCode(sessionId, role))}>
-            End it now
+        {code ? (
+          <>
+            <AskedFirst
+              name="Another code"
+              touches={`${inside} stays in; the old code lets nobody else in.`}
+              work={() => makeCode(sessionId, role, HOURS)}
+            />
+            <AskedFirst
+              name="End it now"
+              touches={`${inside} is out at once.`}
+              work={() => endCode(sessionId, role)}
+            />
+          </>
+        ) : (
+          <Button size="sm" disabled={pending} onClick={() => run(() => makeCode(sessionId, role, HOURS))}>
+            A code for {HOURS} hours
           </Button>
         )}
       </div>
       <Problem>{problem}</Problem>
     </section>
   );
+}
+
+function nameOf({ bench, nickname }: Bench): string {
+  return `${bench} ${nickname}`;
 }
 
 /** The address under which this browser reached the program. */

@@ -177,7 +177,8 @@ function Figures(props: FiguresProps) {
           said={stands}
           onSay={(look) => {
             props.onTake(student, GLANCE, look);
-            setChosen(undefined);
+            // Of several lamps one after the other is chosen.
+            setChosen(look === 'ok' ? undefined : GLANCE);
             return undefined;
           }}
         />

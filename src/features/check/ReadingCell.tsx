@@ -42,12 +42,22 @@ interface Props {
 }
 
 /** Keys that say what an empty cell means; until one is pressed after Enter, nothing that is typed goes in. */
-const RELEASING = new Set(['ArrowDown', 'ArrowUp', 'Escape', 'Backspace', 'Tab']);
+const RELEASING = new Set(['ArrowDown', 'ArrowUp', 'Escape', 'Backspace', 'Tab', 'a']);
 
 /** One checkpoint of one bench: type a figure, Enter, next bench. A figure that is not taken stays; the caret goes on. */
 export function ReadingCell(props: Props) {
-  const { label, row, column, wide = false, band, history, standing, verdict, isPast = false } = props;
-  const { refused } = props;
+  const {
+    label,
+    row,
+    column,
+    wide = false,
+    band,
+    history,
+    standing,
+    verdict,
+    refused,
+    isPast = false,
+  } = props;
   const current = standing[standing.length - 1];
   const [typed, setTyped] = useState<string | undefined>();
   const [waits, setWaits] = useState(false);
@@ -58,9 +68,7 @@ export function ReadingCell(props: Props) {
     setTyped(text);
   };
   const clash = clashIn(standing);
-  /** What stands there, and counts: to type it again says nothing. */
-  const stands = isPast ? undefined : (current?.typed ?? '');
-  const shown = typed ?? (refused || current?.typed) ?? '';
+  const { stands, shown } = textsOf(typed, refused, current, isPast);
   const commit = () => {
     const text = draft.current?.trim();
     write(undefined);
@@ -74,42 +82,63 @@ export function ReadingCell(props: Props) {
     if (inputType === 'historyUndo' || inputType === 'historyRedo') return;
     write(event.target.value);
   };
+  const goOn = (step: 1 | -1) => {
+    if (!focusCell(row, column, step, 'there')) focusColumnEnd();
+  };
   const enter = (step: 1 | -1) => {
-    if (isEmpty()) {
-      setWaits(true);
-      props.onEmpty();
-      return;
+    if (!isEmpty()) {
+      commit();
+      return goOn(step);
     }
+    setWaits(true);
+    props.onEmpty();
+  };
+  const walk = (step: 1 | -1) => {
     commit();
-    focusCell(row, column, step, 'there') ?? focusColumnEnd();
+    focusCell(row, column, step, 'any');
+  };
+  const isUntouched = () => draft.current === undefined;
+  /** What a key does here; undefined where it is for the field itself. */
+  const workOf = (event: KeyboardEvent): (() => void) | undefined => {
+    switch (event.key) {
+      case 'Enter':
+        return () => enter(event.shiftKey ? -1 : 1);
+      case 'ArrowDown':
+        return () => walk(1);
+      case 'ArrowUp':
+        return () => walk(-1);
+      case 'Escape':
+        return () => {
+          write(undefined);
+          props.onRevert();
+        };
+      case 'Delete':
+        return isUntouched() ? props.onTakeBack : undefined;
+      case '!':
+        return props.onFound;
+      case 'a':
+        return wide || !isEmpty()
+          ? undefined
+          : () => {
+              props.onAbsent();
+              goOn(1);
+            };
+      case 'r':
+        return isUntouched() ? props.onMeter : undefined;
+      default:
+        return undefined;
+    }
   };
   const key = (event: KeyboardEvent<HTMLInputElement>) => {
-    const plain = !event.ctrlKey && !event.metaKey && !event.altKey;
-    const did = (work: () => void) => {
-      event.preventDefault();
-      work();
-    };
-    if (waits) {
-      if (RELEASING.has(event.key) || event.key === 'a') setWaits(false);
-      else if (plain && event.key !== 'Shift') return event.preventDefault();
+    const isShortcut = event.ctrlKey || event.metaKey || event.altKey;
+    if (waits && !isShortcut && event.key !== 'Shift') {
+      if (!RELEASING.has(event.key)) return event.preventDefault();
+      setWaits(false);
     }
-    if (event.key === 'Enter') return did(() => enter(event.shiftKey ? -1 : 1));
-    const step = ({ ArrowDown: 1, ArrowUp: -1 } as const)[event.key];
-    if (step !== undefined)
-      return did(() => {
-        commit();
-        void focusCell(row, column, step, 'any');
-      });
-    if (event.key === 'Escape') return did(() => (write(undefined), props.onRevert()));
-    if (event.key === 'Delete' && draft.current === undefined) return did(props.onTakeBack);
-    if (!plain) return;
-    if (event.key === '!') return did(props.onFound);
-    if (event.key === 'a' && !wide && isEmpty())
-      return did(() => {
-        props.onAbsent();
-        focusCell(row, column, 1, 'there') ?? focusColumnEnd();
-      });
-    if (event.key === 'r' && props.onMeter && !draft.current) did(props.onMeter);
+    const work = isShortcut ? undefined : workOf(event);
+    if (!work) return;
+    event.preventDefault();
+    work();
   };
   return (
     <td className={cellClass(verdict, wide, isPast, waits)}>
@@ -150,6 +179,19 @@ export function ReadingCell(props: Props) {
       <Placed band={band} value={current?.value} verdict={verdict} />
     </td>
   );
+}
+
+/** What stands there and counts, which to type again says nothing; and what the field shows. */
+function textsOf(
+  typed: string | undefined,
+  refused: string | undefined,
+  current: ShownReading | undefined,
+  isPast: boolean,
+) {
+  return {
+    stands: isPast ? undefined : (current?.typed ?? ''),
+    shown: typed ?? (refused || current?.typed) ?? '',
+  };
 }
 
 /** Where the figure lies in its band. */

@@ -1,11 +1,13 @@
 import {
   columnUnit,
+  countedAs,
   GLANCE,
   implausible,
   lampsIn,
   measuredAt,
   noteReading,
   partsIn,
+  type Finding,
   type Noted,
   type SessionExpectation,
 } from '@/core';
@@ -18,6 +20,13 @@ const FAR = 30;
 
 /** A figure that is taken, and the text by which it is kept. */
 export type Figure = Pick<Noted, 'value' | 'step'> & { readonly typed: string };
+
+/** The figure alone, where its unit is another thing’s than what is read there. */
+function withoutUnit(typed: string, findings: readonly Finding[]): { readonly perhaps?: string } {
+  if (findings[0]?.code !== 'wrong-unit') return {};
+  const figure = /^[+-]?[\d.,]+/u.exec(typed.trim())?.[0];
+  return figure ? { perhaps: figure } : {};
+}
 
 /** A glance at the lamps: how many do not look as planned. */
 function glanceTyped(session: SessionExpectation, typed: string): Figure | Refused {
@@ -39,18 +48,34 @@ export function figureTyped(
   sure: boolean,
 ): Figure | Refused {
   if (point === GLANCE) return glanceTyped(session, typed);
-  const { expected, dictionary, limits } = session;
-  const band = expected.points.find((p) => p.id === point);
-  const judged = dictionary.points.find(({ id }) => id === point);
+  const judged = session.dictionary.points.find(({ id }) => id === point);
   // A prediction has no checkpoint; it is of the current.
   const measured = judged ? measuredAt(judged) : 'amps';
   const noted = noteReading(typed, measured);
-  if (!noted.ok) return { typed, message: sentences(noted.findings) };
-  const { value } = noted.value;
-  const limit = measured === 'amps' || measured === 'volts' ? limits[measured] : FAR * (band?.typical ?? 1);
-  const doubt = sure || !band ? undefined : implausible(typed, value, limit, band);
-  if (doubt?.code !== 'reading-implausible') return { ...noted.value, typed };
-  const { scale } = columnUnit(band?.unit ?? 'A');
-  const perhaps = String(Number((doubt.data.perhaps / scale).toPrecision(6)));
-  return { typed, message: sentences([doubt]), perhaps };
+  if (!noted.ok) return { typed, message: sentences(noted.findings), ...withoutUnit(typed, noted.findings) };
+  const doubt = sure ? undefined : doubtAt(session, point, typed, noted.value.value);
+  return doubt ? { typed, ...doubt } : { ...noted.value, typed };
+}
+
+/** Why a figure can hardly be meant as it was typed, with what perhaps was. */
+function doubtAt(
+  { expected, dictionary, limits }: SessionExpectation,
+  point: string,
+  typed: string,
+  value: number,
+): Omit<Refused, 'typed'> | undefined {
+  const at = dictionary.points.findIndex(({ id }) => id === point);
+  const band = expected.points[at];
+  const judged = dictionary.points[at];
+  if (!band || !judged) return undefined;
+  const measured = measuredAt(judged);
+  const counted = measured === 'hertz' && judged.kind !== 'speaker' && countedAs(typed, value, band.typical);
+  if (counted && counted.code === 'reading-counted')
+    return { message: sentences([counted]), perhaps: counted.data.perhaps };
+  const limit = measured === 'amps' || measured === 'volts' ? limits[measured] : FAR * band.typical;
+  const reads = dictionary.signatures.map(({ means }) => means[at]!);
+  const doubt = implausible(typed, value, limit, band, reads);
+  if (doubt?.code !== 'reading-implausible') return undefined;
+  const perhaps = String(Number((doubt.data.perhaps / columnUnit(band.unit).scale).toPrecision(6)));
+  return { message: sentences([doubt]), perhaps };
 }

@@ -219,12 +219,21 @@ function LogLine({ row }: { row: LogRow }) {
         )}
       </td>
       <td className="small-print">
-        {KIND_WORDS[row.kind]}, {clockTime(row.takenAt)}, {row.meter}
-        {row.range !== null && row.unit !== null && ` on ${formatEntered(row.range, row.unit)}`}
-        {row.takenBy && `, by ${row.takenBy}`}
-        {row.superseded && row.kind !== 'taken-back' && ', later measured again, mended or taken back'}
-        {row.cause && <div className="strong">{row.cause}</div>}
+        <HowTaken row={row} />
       </td>
     </tr>
+  );
+}
+
+/** What a row is, when and with what it was read, and what is likely wrong. */
+function HowTaken({ row }: { row: LogRow }) {
+  return (
+    <>
+      {KIND_WORDS[row.kind]}, {clockTime(row.takenAt)}, {row.meter}
+      {row.range !== null && row.unit !== null && ` on ${formatEntered(row.range, row.unit)}`}
+      {row.takenBy && `, by ${row.takenBy}`}
+      {row.superseded && row.kind !== 'taken-back' && ', later measured again, mended or taken back'}
+      {row.cause && <div className="strong">{row.cause}</div>}
+    </>
   );
 }
