@@ -7,7 +7,9 @@ export type { FindingCode, FindingData } from './findings/codes';
 // quantities
 export { parseQuantity } from './quantities/parse';
 export {
+  capacitorCode,
   formatEntered,
+  formatFarads,
   formatHours,
   formatOhms,
   formatPercent,

@@ -1,4 +1,5 @@
 import {
+  formatFarads,
   formatOhms,
   formatPercent,
   formatQuantity,
@@ -41,7 +42,7 @@ const CAUSES: Readonly<Record<Cause['code'], CauseWords>> = {
   'part-shorted': (data) => `both legs of ${thing(data)} in one row`,
   'part-reversed': ({ part }) => `${part} the wrong way round`,
   'wrong-capacitor': ({ part, farads = 0, wantedFarads = 0 }) =>
-    `${part} is ${formatQuantity(farads, 'F')}, not ${formatQuantity(wantedFarads, 'F')}`,
+    `${part} is ${formatFarads(farads)}, not ${formatFarads(wantedFarads)}`,
   'pins-exchanged': ({ part, kind, pin = '', other = '' }) =>
     `the ${legName(kind, pin)} and the ${legName(kind, other)} of ${part} exchanged`,
   'chip-shifted': ({ part }) => `${part} one row too far down: every pin at its neighbour’s work`,

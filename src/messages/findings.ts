@@ -268,7 +268,7 @@ const NEAREST_METRES = 0.02;
 function withinReach(metres: number): string {
   return metres < NEAREST_METRES
     ? 'No distance makes up for it: '
-    : `From ${formatQuantity(metres, 'm', 2)} it works; or `;
+    : `Up to ${formatQuantity(metres, 'm', 2)} it works; or `;
 }
 
 function countedLamps(lamps: string): string {

@@ -1,6 +1,7 @@
 import {
   bandsFor,
   formatEntered,
+  formatFarads,
   formatOhms,
   formatQuantity,
   formatQuotient,
@@ -56,7 +57,7 @@ function timingSums(level: Exclude<Level, 'full working'>, { sums }: Sheet): Sum
         ...(level === 'card' ? lines.slice(0, lines.length - 1) : []),
         ...(ra === undefined ? [] : [bandLine(ra)]),
         bandLine(r),
-        { name: 'take the capacitor', work: 'as printed on it', figure: formatQuantity(farads, 'F') },
+        { name: 'take the capacitor', work: 'as printed on it', figure: formatFarads(farads) },
       ],
     };
   });

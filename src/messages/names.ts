@@ -14,7 +14,17 @@ import type {
   SupplyKind,
   ThingKind,
 } from '@/core';
-import { formatOhms, formatPercent, formatQuantity, partOf, pinNumber, SUPPLIES, thingOf } from '@/core';
+import {
+  capacitorCode,
+  formatFarads,
+  formatOhms,
+  formatPercent,
+  formatQuantity,
+  partOf,
+  pinNumber,
+  SUPPLIES,
+  thingOf,
+} from '@/core';
 import { capital } from './grammar';
 
 export { capital };
@@ -204,7 +214,7 @@ export const BRIGHTNESS_WORDS: Readonly<Record<Brightness, string>> = {
   dark: 'dark',
   barely: 'barely glowing',
   dim: 'dim',
-  fair: 'fair',
+  fair: 'fairly bright',
   bright: 'bright',
   'at its limit': 'at its limit',
   'shortened life': 'too bright, wearing out',
@@ -252,7 +262,9 @@ const STOCK_WORDS: StockWords = {
   'tinned-wire': () => 'tinned wire, pieces',
   tape: () => 'copper tape, pieces',
   capacitor: ({ polarised, farads }) =>
-    `${polarised ? 'electrolytic' : 'ceramic or film'} capacitor ${formatQuantity(farads, 'F')}`,
+    polarised
+      ? `electrolytic capacitor ${formatFarads(farads)}`
+      : `ceramic or film capacitor ${formatFarads(farads)} (${capacitorCode(farads)})`,
   inductor: ({ henries }) => `coil ${formatQuantity(henries, 'H')}`,
   diode: () => 'diode',
   transistor: ({ polarity }) => `transistor, ${polarity.toUpperCase()}`,

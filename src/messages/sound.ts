@@ -1,4 +1,5 @@
 import {
+  formatFarads,
   formatOhms,
   formatPercent,
   formatQuantity,
@@ -17,7 +18,7 @@ import type { SumLine } from './sumLines';
 
 const V = (volts: number) => formatQuantity(volts, 'V', 3);
 const H = (hertz: number) => formatQuantity(hertz, 'Hz', 2);
-const F = (farads: number) => formatQuantity(farads, 'F');
+const F = (farads: number) => formatFarads(farads);
 
 /** A channel after `the`. */
 export const BAND_WORDS: Readonly<Record<Band, string>> = { low: 'low', middle: 'middle', high: 'high' };

@@ -1,4 +1,4 @@
-import { formatOhms, formatQuantity, partOf, type Sheet } from '@/core';
+import { formatFarads, formatOhms, formatQuantity, partOf, type Sheet } from '@/core';
 import { lampName } from './names';
 
 export interface StepWords {
@@ -14,7 +14,7 @@ export function valueOf(part: string, sheet: Sheet): string {
   const found = partOf(sheet.circuit, part);
   if (found?.kind === 'resistor' || found?.kind === 'potentiometer') return formatOhms(found.params.ohms);
   if (found?.kind === 'led') return lampName(sheet.sorts[part] ?? '');
-  if (found?.kind === 'capacitor') return formatQuantity(found.params.farads, 'F');
+  if (found?.kind === 'capacitor') return formatFarads(found.params.farads);
   if (found?.kind === 'timer') return found.params.family === 'cmos' ? 'CMOS' : 'bipolar';
   if (found?.kind === 'zener') return formatQuantity(found.params.vz, 'V');
   return '';

@@ -90,7 +90,7 @@ function predictions(sheet: Sheet): string[] {
   return [
     several
       ? `All ${lamps.length} lamps: which is brightest, and do all of them light?`
-      : `Will the lamp be dim, fair or bright at ${formatQuantity(first!.amps, 'A')}?`,
+      : `Will the lamp be dim, fairly bright or bright at ${formatQuantity(first!.amps, 'A')}?`,
     `What does the meter read ${measuredWords(sheet)}?`,
     several
       ? `D1 is taken out: what do the others do, and what happens to the ${formatQuantity(amps, 'A')} of the supply?`

@@ -1,5 +1,6 @@
 import {
   formatEntered,
+  formatFarads,
   formatOhms,
   formatPercent,
   formatQuantity,
@@ -13,7 +14,7 @@ import { listWords } from './stepWords';
 
 const S = (seconds: number) => formatQuantity(seconds, 's', 3);
 const V = (volts: number) => formatQuantity(volts, 'V', 3);
-const F = (farads: number) => formatQuantity(farads, 'F');
+const F = (farads: number) => formatFarads(farads);
 
 /** The working of one chip's time, line by line: wished, by the rule of thumb, solved, and why these differ. */
 export function timingLines(chip: ChipTimes): SumLine[] {

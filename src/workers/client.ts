@@ -24,8 +24,20 @@ export function coreWorker(name: WorkerName): Remote<CoreApi> {
   return remote;
 }
 
-/** Stops a worker in the middle of what it does; what was asked of it is never answered. */
+const watchers = new Set<(name: WorkerName) => void>();
+
+/**
+ * Stops a worker in the middle of what it does; what was asked of it is never answered. Whoever else waits for it hears
+ * of that, and asks a new one.
+ */
 export function stopWorker(name: WorkerName): void {
   running.get(name)?.worker.terminate();
   running.delete(name);
+  for (const watcher of watchers) watcher(name);
+}
+
+/** @returns ends the watching */
+export function onWorkerStopped(watcher: (name: WorkerName) => void): () => void {
+  watchers.add(watcher);
+  return () => void watchers.delete(watcher);
 }

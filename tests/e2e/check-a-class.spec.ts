@@ -67,7 +67,7 @@ test('an off row gets the likely cause and what would settle it', async ({ page 
   await type(2, '4.80', '3.03', '1.77', '0.92');
   await expect(row(page, 2)).toContainText(spaced('R1 is 3.3 kΩ, not 330 Ω'));
   await type(3, '3.59', '1.73', '1.86', '5.11');
-  await expect(row(page, 3)).toContainText('B1 is a tired battery');
+  await expect(row(page, 3)).toContainText('Built right, pack tired');
   await type(4, '0.00', '0.00', '0.00');
   await expect(row(page, 4)).toContainText('B1 flat, missing or off');
   await expect(row(page, 4)).toContainText('next: measure the current');

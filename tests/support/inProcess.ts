@@ -14,3 +14,4 @@ const answering = Object.fromEntries(
 export const coreWorker = () => answering;
 export const drawingWorkers = () => [answering, answering];
 export const stopWorker = () => undefined;
+export const onWorkerStopped = () => () => undefined;

@@ -23,8 +23,36 @@ const STEPS: readonly (readonly [number, string])[] = [
  * @param digits significant digits kept
  */
 export function formatQuantity(value: number, unit: Unit, digits = 3): string {
+  if (unit === 's' && Math.abs(value) >= LONG_SECONDS && Number.isFinite(value))
+    return longTime(value, digits);
   const { text, prefix } = engineering(value, unit, digits);
   return `${text}${THIN}${prefix}${unit}`;
+}
+
+/** Longer times are said in minutes, and from two hours on in hours. */
+const LONG_SECONDS = 1000;
+
+function longTime(seconds: number, digits: number): string {
+  return Math.abs(seconds) < 7200
+    ? `${significant(seconds / 60, digits)}${THIN}min`
+    : `${significant(seconds / 3600, digits)}${THIN}h`;
+}
+
+/** A capacitor by its value, without needless zeros: `4.7 µF`. */
+export function formatFarads(farads: number): string {
+  return formatEntered(farads, 'F');
+}
+
+/**
+ * What is printed on a ceramic or film capacitor: two figures and the zeros after them, in picofarads. Source: IEC 60062.
+ *
+ * @example capacitorCode(100e-9) // '104'
+ */
+export function capacitorCode(farads: number): string {
+  const picofarads = Math.round(farads * 1e12);
+  if (picofarads < 100) return String(picofarads);
+  const zeros = Math.floor(Math.log10(picofarads)) - 1;
+  return `${Math.round(picofarads / 10 ** zeros)}${zeros}`;
 }
 
 /** A figure as somebody entered it: no zeros that were never typed (`10 mA`, `4.8 V`). */

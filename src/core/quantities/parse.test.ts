@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import {
+  capacitorCode,
   formatEntered,
+  formatFarads,
   formatHours,
   formatOhms,
   formatPercent,
@@ -108,10 +110,34 @@ describe('writing figures', () => {
     const figures = fc.double({ min: 1e-9, max: 9e8, noNaN: true });
     fc.assert(
       fc.property(figures, fc.constantFrom(...UNITS), (figure, unit) => {
+        // Long times are said in minutes and hours.
+        fc.pre(unit !== 's' || figure < 999);
         const back = value(formatQuantity(figure, unit, 4), unit);
         expect(typeof back).toBe('number');
         expect(Math.abs(Number(back) / figure - 1)).toBeLessThan(6e-4);
       }),
     );
+  });
+
+  it('say long times as people do, and capacitors as they are printed', () => {
+    const plain = (text: string) => text.replaceAll(THIN, ' ');
+    expect(plain(formatQuantity(999, 's'))).toBe('999 s');
+    expect(plain(formatQuantity(3600, 's'))).toBe('60.0 min');
+    expect(plain(formatQuantity(9000, 's'))).toBe('2.50 h');
+    expect(plain(formatFarads(4.7e-6))).toBe('4.7 µF');
+    expect(plain(formatFarads(100e-9))).toBe('100 nF');
+    expect([10e-9, 100e-9, 47e-12, 220e-12, 4.7e-9].map(capacitorCode)).toEqual([
+      '103',
+      '104',
+      '47',
+      '221',
+      '472',
+    ]);
+  });
+
+  it('take a figure with two units for none', () => {
+    expect(value('5V2A', 'V')).toBe('not-a-figure');
+    expect(value('5V2', 'V')).toBe(5.2);
+    expect(value('4R7', 'Ω')).toBe(4.7);
   });
 });

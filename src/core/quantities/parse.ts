@@ -89,6 +89,8 @@ function letterPoint(typed: string): Parsed | undefined {
   const [, whole = '', letter = '', fraction = '', rest = ''] = found;
   const unit = SPELLINGS[letter] ?? (rest === '' ? undefined : SPELLINGS[rest]);
   if (rest !== '' && SPELLINGS[rest] === undefined) return undefined;
+  // 5V2A names volts and amps: it is no figure of either.
+  if (rest !== '' && SPELLINGS[letter] && SPELLINGS[letter] !== SPELLINGS[rest]) return undefined;
   const value = raised(`${whole}.${fraction}`, PREFIX[letter] ?? 0);
   return unit ? { value, unit } : { value };
 }

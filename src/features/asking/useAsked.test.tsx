@@ -6,7 +6,15 @@ import { stopWorker } from '@/workers/client';
 import type { CoreApi } from '@/workers/coreApi';
 import { useAsked } from './useAsked';
 
-jest.mock('@/workers/client', () => ({ coreWorker: () => ({}), stopWorker: jest.fn() }));
+const watchers = new Set<(name: string) => void>();
+jest.mock('@/workers/client', () => ({
+  coreWorker: () => ({}),
+  stopWorker: jest.fn((name: string) => watchers.forEach((watcher) => watcher(name))),
+  onWorkerStopped: (watcher: (name: string) => void) => {
+    watchers.add(watcher);
+    return () => watchers.delete(watcher);
+  },
+}));
 
 const open: { question: number; answer(reply: string): void; tell(share: number): void }[] = [];
 const ask = (_core: Remote<CoreApi>, question: number, onProgress: (share: number) => void) =>
@@ -51,6 +59,21 @@ describe('asking a worker', () => {
     expect(words()).toContain('one of 1, waiting');
     await settle(() => open[1]!.answer('two'));
     expect(words()).toContain('two of 2, at rest');
+  });
+
+  it('is asked once more when somebody else’s question is cancelled', async () => {
+    show(
+      <>
+        <Asking question={4} />
+        <Asking question={5} />
+      </>,
+    );
+    await settle(() => screen.getAllByRole('button', { name: 'stop' })[0]!.click());
+    expect(open.map(({ question }) => question)).toEqual([4, 5, 5]);
+    await settle(() => open[2]!.answer('five'));
+    const all = [...document.querySelectorAll('p')].map(said);
+    expect(all[0]).toContain('stopped');
+    expect(all[1]).toContain('five of 5, at rest');
   });
 
   it('is stopped on wish, drops what comes all the same, and begins again', async () => {

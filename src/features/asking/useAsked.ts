@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Remote } from 'comlink';
-import { coreWorker, stopWorker, type WorkerName } from '@/workers/client';
+import { coreWorker, onWorkerStopped, stopWorker, type WorkerName } from '@/workers/client';
 import type { CoreApi } from '@/workers/coreApi';
 import { LatestOnly } from '@/workers/latestOnly';
 
@@ -53,11 +53,24 @@ export function useAsked<Question, Reply>(
     );
     asker.current.ask(key);
   }, [key, name, ask, round]);
+  const isMine = useRef(false);
   const stop = () => {
+    isMine.current = true;
     stopWorker(name);
+    isMine.current = false;
     asker.current = undefined;
     setState((before) => ({ ...before, stopped: key }));
   };
+  // Another question stopped the worker that this one waits for: it is asked of the next one.
+  useEffect(
+    () =>
+      onWorkerStopped((stopped) => {
+        if (stopped !== name || isMine.current) return;
+        asker.current = undefined;
+        setRound((before) => before + 1);
+      }),
+    [name],
+  );
   const again = () => {
     setState((before) => ({ ...before, stopped: '' }));
     setRound((before) => before + 1);

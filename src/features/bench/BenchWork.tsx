@@ -95,7 +95,7 @@ export function BenchWork({ own }: { own: OwnBench }) {
           Back
         </Button>
         {at < steps.length ? (
-          <Button variant="dark" onClick={() => go(at + 1)}>
+          <Button variant="dark" disabled={at === firstPower && !guessed} onClick={() => go(at + 1)}>
             {at === steps.length - 1 ? 'Done, now measure' : 'Done, next step'}
           </Button>
         ) : (

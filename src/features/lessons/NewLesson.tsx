@@ -4,8 +4,9 @@ import { useRouter } from 'next/navigation';
 import { useRef, useState, useTransition } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { PATTERN_IDS, type PatternId } from '@/core';
+import type { PatternId } from '@/core';
 import { PATTERN_WORDS } from '@/messages/patterns';
+import { TAUGHT } from '@/messages/patterns/taught';
 import { heard } from '@/ui/heard';
 import { Note } from '@/ui/Note';
 import { importLesson, startLesson, type Imported } from './actions';
@@ -21,12 +22,14 @@ export function NewLesson({ signs }: { signs: PatternSigns }) {
   const [taken, setTaken] = useState<Imported | undefined>();
   const [pending, start] = useTransition();
   const file = useRef<HTMLInputElement>(null);
-  const begin = () =>
+  const begin = () => {
+    if (pending) return;
     start(async () => {
       const answer = await heard(startLesson(pattern, title));
       if (answer.ok) router.push(`/lessons/${answer.value}`);
       else setProblem(answer.message);
     });
+  };
   const take = (chosen: File | undefined) =>
     chosen &&
     start(async () => {
@@ -49,7 +52,7 @@ export function NewLesson({ signs }: { signs: PatternSigns }) {
       <section className="ruled">
         <h2>Start from a pattern</h2>
         <form
-          className="button-row"
+          className="button-row new-lesson"
           onSubmit={(event) => {
             event.preventDefault();
             begin();
@@ -68,22 +71,41 @@ export function NewLesson({ signs }: { signs: PatternSigns }) {
             Start
           </Button>
         </form>
-        <div className="pattern-list" role="radiogroup" aria-label="Pattern">
-          {PATTERN_IDS.map((id) => (
-            <label key={id} className={id === pattern ? 'pattern-choice chosen' : 'pattern-choice'}>
-              <input
-                type="radio"
-                name="pattern"
-                value={id}
-                checked={id === pattern}
-                onChange={() => setPattern(id)}
-              />
-              <PatternSign diagram={signs[id]} />
-              <span>
-                <strong>{PATTERN_WORDS[id].name}</strong>
-                <span className="small-print">{PATTERN_WORDS[id].about}</span>
-              </span>
-            </label>
+        <div
+          role="radiogroup"
+          aria-label="Pattern"
+          onKeyDown={(event) => {
+            if (event.key !== 'Enter') return;
+            event.preventDefault();
+            begin();
+          }}
+        >
+          {TAUGHT.map(({ teaches, patterns }) => (
+            <div key={teaches} role="group" aria-label={teaches}>
+              <h3 className="pattern-group">{teaches}</h3>
+              <div className="pattern-list">
+                {patterns.map((id) => (
+                  <label
+                    key={id}
+                    className={id === pattern ? 'pattern-choice chosen' : 'pattern-choice'}
+                    onDoubleClick={begin}
+                  >
+                    <input
+                      type="radio"
+                      name="pattern"
+                      value={id}
+                      checked={id === pattern}
+                      onChange={() => setPattern(id)}
+                    />
+                    <PatternSign diagram={signs[id]} />
+                    <span>
+                      <strong>{PATTERN_WORDS[id].name}</strong>
+                      <span className="small-print">{PATTERN_WORDS[id].about}</span>
+                    </span>
+                  </label>
+                ))}
+              </div>
+            </div>
           ))}
         </div>
       </section>

@@ -1,4 +1,12 @@
-import { formatOhms, formatQuantity, type Circuit, type Diagram, type LampSorts, type Part } from '@/core';
+import {
+  formatFarads,
+  formatOhms,
+  formatQuantity,
+  type Circuit,
+  type Diagram,
+  type LampSorts,
+  type Part,
+} from '@/core';
 import { lampName, pinName } from '@/messages/names';
 import { ChipSymbol } from './ChipSymbol';
 import { SymbolDrawing, type ResistorSymbol } from './symbols';
@@ -132,7 +140,7 @@ function labelOf(part: Part, sorts: LampSorts): string[] {
     case 'led':
       return [part.id, lampName(sorts[part.id] ?? '').replace(/ \(.*/u, '')].filter(Boolean);
     case 'capacitor':
-      return [part.id, formatQuantity(part.params.farads, 'F')];
+      return [part.id, formatFarads(part.params.farads)];
     case 'speaker':
       return [part.id, formatOhms(part.params.ohms)];
     case 'zener':

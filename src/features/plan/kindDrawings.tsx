@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { formatOhms, formatQuantity, type Part } from '@/core';
+import { formatFarads, formatOhms, formatQuantity, type Part } from '@/core';
 import type { Point } from './geometry';
 import { ButtonDrawing, ChipDrawing, GlassDrawing, KnobDrawing, SlideDrawing } from './OtherDrawings';
 import { DRAWN } from './palette';
@@ -40,7 +40,7 @@ const DRAWINGS: { readonly [K in Drawn]: Draw<K> } = {
   capacitor: (part, ends, brief) => (
     <CanDrawing
       ends={ends}
-      label={brief ? part.id : `${part.id} ${formatQuantity(part.params.farads, 'F')}`}
+      label={brief ? part.id : `${part.id} ${formatFarads(part.params.farads)}`}
       polarised={part.params.polarised === true}
     />
   ),

@@ -1,4 +1,4 @@
-import { drag, pointer, select } from 'd3';
+import { drag, select } from 'd3';
 import { useEffect, useRef, useState } from 'react';
 import { moveLeg, shiftPart, stepsBetween, type Outcome, type Plan } from '@/core';
 import { atHole, nearestHole, type View, type Point } from './geometry';
@@ -9,6 +9,13 @@ interface Held {
   readonly start: Point;
   readonly plan: Plan;
 }
+
+/** A mouse or one finger, in the drawing's own measure. */
+interface Dragged extends Point {
+  readonly sourceEvent: Event;
+}
+
+const placeOf = ({ x, y }: Dragged): Point => ({ x, y });
 
 interface Handlers {
   readonly plan: Plan;
@@ -30,28 +37,25 @@ export function useBoardDrag(handlers: Handlers) {
   useEffect(() => {
     if (!root) return;
     let held: Held | undefined;
-    const place = (event: unknown): Point => {
-      const [x, y] = pointer(event, root);
-      return { x, y };
-    };
     const behaviour = drag<SVGSVGElement, unknown>()
       .container(root)
       .filter((event: MouseEvent) => !event.button && partUnder(event.target) !== undefined)
-      .on('start', (event: { sourceEvent: MouseEvent }) => {
+      .on('start', (event: Dragged) => {
         const part = partUnder(event.sourceEvent.target)!;
         const pin = (event.sourceEvent.target as Element).getAttribute('data-leg') ?? undefined;
-        held = { part, pin, start: place(event.sourceEvent), plan: latest.current.plan };
+        held = { part, pin, start: placeOf(event), plan: latest.current.plan };
         latest.current.onPick(part);
       })
-      .on('drag', (event: { sourceEvent: MouseEvent }) => {
-        const moved = held && movedTo(held, place(event.sourceEvent), latest.current.view);
+      .on('drag', (event: Dragged) => {
+        const moved = held && movedTo(held, placeOf(event), latest.current.view);
         if (moved) latest.current.onHover(moved);
       })
       .on('end', () => {
         held = undefined;
         latest.current.onDrop();
       });
-    select(root).call(behaviour);
+    // Only what can be dragged keeps the page from scrolling under a finger: the style sheet says what that is.
+    select(root).call(behaviour).style('touch-action', null);
     return () => {
       select(root).on('.drag', null);
     };

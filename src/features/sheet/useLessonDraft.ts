@@ -102,7 +102,7 @@ export function useLessonDraft(id: number, first: LessonContent, firstVersion: n
       else if (draft.version === firstVersion && newest.current === first) {
         // Nobody has saved the lesson since: the changes are simply still under way.
         kept.forget(key);
-        desk.put({ content: { ...first, ...draft.content }, trial: undefined });
+        desk.put({ content: { ...first, ...draft.content }, trial: undefined }, { alone: true });
         setPutBack(draft.at);
       } else setFound(orphan);
     });
@@ -148,7 +148,7 @@ export function useLessonDraft(id: number, first: LessonContent, firstVersion: n
     version.current = theirs.version;
     setStored({ content: theirs.value, at: new Date().toISOString() });
     setFailure(undefined);
-    desk.put({ content: theirs.value, trial: undefined });
+    desk.put({ content: theirs.value, trial: undefined }, { alone: true });
   };
   const keepMine = () => {
     if (failure?.theirs) version.current = failure.theirs.version;

@@ -5,6 +5,7 @@ import { useForm } from 'react-hook-form';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import {
+  accepted,
   areFalling,
   fitLamp,
   fitMiss,
@@ -106,6 +107,8 @@ function missWords(miss: number): string {
   return `No lamp’s curve goes through both points: this fit misses one by ${formatQuantity(miss, 'V', 2)}.`;
 }
 
+const FIGURES = ['vf', 'at', 'vfLow', 'vfHigh', 'maxAmps'] as const;
+
 interface Fields {
   vf: string;
   at: string;
@@ -151,6 +154,8 @@ function shownLamp(lamp: LampFormValues): Shown {
 
 function LampForm({ lamp, version, onDone }: { lamp: LampFigures; version: number; onDone: () => void }) {
   const [rs, setRs] = useState(lamp.rs);
+  /** The figures that the fields show, unrounded. */
+  const [exact, setExact] = useState<LampFormValues>(lamp);
   const { register, handleSubmit, getValues, setValue, reset } = useForm<Fields>({
     defaultValues: fieldsOf(lamp),
   });
@@ -160,6 +165,7 @@ function LampForm({ lamp, version, onDone }: { lamp: LampFigures; version: numbe
     onSaved: onDone,
     onTheirs: (theirs) => {
       setRs(theirs.rs);
+      setExact(theirs);
       reset(fieldsOf(theirs));
     },
   });
@@ -173,20 +179,27 @@ function LampForm({ lamp, version, onDone }: { lamp: LampFigures; version: numbe
     const miss = fitMiss(fitted, points.value);
     setProblem(miss > 0.005 ? missWords(miss) : '');
     setRs(fitted.rs);
+    setExact({ ...exact, ...fitted });
     for (const name of ['vf', 'vfLow', 'vfHigh'] as const) setValue(name, volts(fitted[name]));
     setValue('at', amps(fitted.at));
     setValue('origin', 'measured');
   };
   const save = handleSubmit((fields) => {
-    const read = (['vf', 'at', 'vfLow', 'vfHigh', 'maxAmps'] as const).map((name) => {
+    const shown = fieldsOf(exact);
+    const read = FIGURES.map((name) => {
       const unit: Unit = name === 'at' || name === 'maxAmps' ? 'A' : 'V';
-      return [name, parseQuantity(fields[name], unit, unit === 'A' ? 1e-3 : 1)] as const;
+      // What was not touched is saved as it is stored, not as it is rounded to be read.
+      const figure =
+        fields[name] === shown[name]
+          ? accepted(exact[name])
+          : parseQuantity(fields[name], unit, unit === 'A' ? 1e-3 : 1);
+      return [name, figure] as const;
     });
     const wrong = read.flatMap(([, figure]) => (figure.ok ? [] : figure.findings));
     if (wrong.length) return setProblem(sentences(wrong));
     const figures = Object.fromEntries(
       read.map(([name, figure]) => [name, figure.ok ? figure.value : 0]),
-    ) as Record<'vf' | 'at' | 'vfLow' | 'vfHigh' | 'maxAmps', number>;
+    ) as Record<(typeof FIGURES)[number], number>;
     saving.save({ type: lamp.type, rs, origin: fields.origin, ...figures });
   });
   const field = (name: keyof Fields, label: string) => (

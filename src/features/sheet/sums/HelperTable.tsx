@@ -1,4 +1,4 @@
-import { formatOhms, formatQuantity, type Helper } from '@/core';
+import { formatFarads, formatOhms, type Helper } from '@/core';
 import { HELPER_WORDS } from '@/messages/timing';
 
 /** What else the circuit wants, and what for. */
@@ -13,9 +13,7 @@ export function HelperTable({ helpers }: { helpers: readonly Helper[] }) {
             <tr key={part}>
               <th scope="row">{part}</th>
               <td className="soft">{HELPER_WORDS[job]}</td>
-              <td className="amount">
-                {ohms === undefined ? formatQuantity(farads ?? 0, 'F') : formatOhms(ohms)}
-              </td>
+              <td className="amount">{ohms === undefined ? formatFarads(farads ?? 0) : formatOhms(ohms)}</td>
             </tr>
           ))}
         </tbody>
