@@ -175,7 +175,9 @@ function lampFindings(
   seen: Observation,
 ): Finding[] {
   const lamp = lampsSeen(seen).find((one) => one.part === part)!;
-  const over = overloadOf(partOf(seen.circuit, part)!, { ...now, watts: 0, pins: {} });
+  // A limit holds at every instant, whatever the mean is.
+  const volts = Math.min(now.volts, -backwardsPeak(part, seen));
+  const over = overloadOf(partOf(seen.circuit, part)!, { ...now, volts, watts: 0, pins: {} });
   if (over?.how === 'reverse') {
     return [finding('reverse-limit', { part, volts: over.figure, limit: over.limit }, 'warning')];
   }
@@ -191,6 +193,15 @@ function lampFindings(
   if (brightness === 'dark') return [waiting(part, seen) ?? finding('dark', { part, amps }, 'warning')];
   if (hertz !== undefined) return [finding('lamp-blinks', { part, amps, hertz, brightness }, 'note')];
   return [finding('lamp-glow', { part, amps, brightness, share }, 'note')];
+}
+
+/** The most volts that ever stand backwards across a lamp, V; 0 where none do, or where nothing moves. */
+function backwardsPeak(part: string, seen: Observation): number {
+  if (seen.kind === 'still') return 0;
+  const { pins } = partOf(seen.circuit, part)!;
+  const [anode, cathode] = [pins['anode'], pins['cathode']].map((net) => seen.run.nodes[net ?? '']);
+  if (!anode || !cathode) return 0;
+  return cathode.reduce((most, volts, i) => Math.max(most, volts - anode[i]!), 0);
 }
 
 /** A dark lamp that lights while a button is held only waits for it. */

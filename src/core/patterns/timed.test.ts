@@ -48,6 +48,15 @@ describe.each(TIMED)('%s', (pattern) => {
     }
   });
 
+  it('puts no more backwards across a lamp, at any instant, than it bears', () => {
+    for (const part of design.circuit.parts) {
+      if (!isKind(part, 'led')) continue;
+      const [anode, cathode] = ['anode', 'cathode'].map((pin) => seen.run.nodes[part.pins[pin]!]!);
+      const backwards = cathode!.reduce((most, volts, i) => Math.max(most, volts - anode![i]!), 0);
+      expect(backwards).toBeLessThan(part.params.reverseLimit ?? 5);
+    }
+  });
+
   it('draws from its supply what flows out of it on average', () => {
     const { run, window } = seen;
     const [from, to] = window;

@@ -30,7 +30,7 @@ const SLOW = { r: 'R1', c: 'C1' } as const;
 const FAST = { r: 'R2', c: 'C2' } as const;
 
 /**
- * Two output-driven timers, a slow and a fast one, with two lamps the opposite ways round between their outputs: while
+ * Two output-driven timers, a slow and a fast one, with two lamps the opposite ways round on one resistor between their outputs: while
  * the slow one is up, the first flashes with the fast one's lows; while it is down, the second with its highs.
  */
 export const alternate: Pattern<'alternate', AlternateParams> = {
@@ -55,11 +55,19 @@ function plan(params: AlternateParams, means: Means, factors: Factors): Outcome<
   const supply = supplyFigures(params.supply);
   const unfit = chipRefusals(family, supply.volts);
   if (unfit.length > 0) return refused(...unfit);
-  const between = (part: string, i: 0 | 1, resistor: string) =>
-    drivenLamp({ part, type: lamps[i], resistor, lit: 'up', against: true }, { ...params, supply }, means);
-  const [one, other] = [between('D1', 0, 'R3'), between('D2', 1, 'R4')];
+  const between = (part: string, i: 0 | 1) =>
+    drivenLamp(
+      { part, type: lamps[i], resistor: 'R3', lit: 'up', against: true },
+      { ...params, supply },
+      means,
+    );
+  const [one, other] = [between('D1', 0), between('D2', 1)];
   if (!one.ok) return one;
   if (!other.ok) return other;
+  // One resistor for both: the lamp that is lit keeps what stands backwards across the other to its own forward volts.
+  // With a resistor each, the dark one would bear the whole drive.
+  const chosen = Math.max(one.value.chosen, other.value.chosen);
+  const strings = [one.value, other.value].map((sum) => ({ ...sum, chosen }));
   // Each output carries a lamp for half of the time that it is up, and for half of what it is down.
   const load = { up: amps / 2, down: amps / 2 };
   const wished = { U1: 2 * flashes * flash, U2: flash } as const;
@@ -106,10 +114,9 @@ function plan(params: AlternateParams, means: Means, factors: Factors): Outcome<
   const circuit = circuitFrom([
     supplyPart(params.supply),
     ...halfOf(1),
-    resistorPart('R3', first.output, 'lamp1', one.value.chosen, tolerance),
-    lampPart('D1', 'lamp1', second.output, shelf.lamps[lamps[0]]),
-    resistorPart('R4', second.output, 'lamp2', other.value.chosen, tolerance),
-    lampPart('D2', 'lamp2', first.output, shelf.lamps[lamps[1]]),
+    resistorPart('R3', first.output, 'lamps', chosen, tolerance),
+    lampPart('D1', 'lamps', second.output, shelf.lamps[lamps[0]]),
+    lampPart('D2', second.output, 'lamps', shelf.lamps[lamps[1]]),
     // The second half comes last: until then the first can be tested by itself.
     ...halfOf(2),
   ]);
@@ -117,7 +124,7 @@ function plan(params: AlternateParams, means: Means, factors: Factors): Outcome<
     circuit,
     supply: params.supply,
     sorts: { D1: lamps[0], D2: lamps[1] },
-    strings: [one.value, other.value],
+    strings,
     chips,
     checkpoints: timedCheckpoints(circuit, { by: 'flashes', lamps: ['D1', 'D2'] }),
   });

@@ -142,7 +142,7 @@ describe('the working of a time', () => {
   it('names every pair of the drawer with what is to be said of it', () => {
     const [chip] = day('blink').timing;
     const [taken, ...others] = chip!.options;
-    expect(plain(optionName(taken!))).toBe('100 kΩ, 180 kΩ, 4.70 µF');
+    expect(plain(optionName(taken!))).toBe('100 kΩ, 180 kΩ, 4.7 µF');
     expect(optionRemarks(taken!, true)).toMatch(/^taken/u);
     for (const option of others) expect(optionRemarks(option, false)).not.toMatch(/taken|undefined/u);
   });
