@@ -116,7 +116,7 @@ export { burdensFor } from './observe/draws';
 export { instantOf, type ChipNow, type Instant, type LampNow, type PinNow } from './observe/instant';
 export { isScene, withHeld } from './observe/held';
 export { GLOW_AMPS, lampsSeen, LIT_AMPS, spellsOf } from './observe/looks';
-export type { LampSeen, Look, Spell } from './observe/looks';
+export type { Bursts, LampSeen, Look, Spell } from './observe/looks';
 export { metered, type MeterUse } from './observe/meter';
 export type { Moving, Observation, Still } from './observe/observation';
 export { observe, reportOf, voltsAcross } from './observe/observe';

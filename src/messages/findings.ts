@@ -1,4 +1,5 @@
 import type { ThingKind } from '@/core';
+import { burstWords, everyWords } from './often';
 import {
   formatEntered,
   formatOhms,
@@ -198,8 +199,10 @@ const SENTENCES: Sentences = {
   'reverse-limit': ({ part, volts: v, limit }, name) =>
     `${name(part)} is the wrong way round with ${volts(v)} across it, above the ${volts(limit)} it stands in reverse: it may be ruined.`,
   dark: ({ part, amps: a }, name) => `${name(part)} stays dark: ${a < 1e-7 ? 'no current' : amps(a)} flows.`,
+  bursts: ({ part, hertz, wished, flashes, every }, name) =>
+    `${name(part)} flashes ${burstWords({ flashes, every })}, ${everyWords(hertz)} within one; ${wished} a burst were wished.`,
   'lamp-blinks': ({ part, amps: a, hertz, brightness }, name) =>
-    `${name(part)} blinks, ${hertz < 0.95 ? `once in ${formatQuantity(1 / hertz, 's', 3)}` : `${formatQuantity(hertz, 'Hz', 3)}`}, with ${amps(a)} while it is lit: ${brightness}.`,
+    `${name(part)} blinks, ${hertz < 0.95 ? everyWords(hertz) : formatQuantity(hertz, 'Hz', 3)}, with ${amps(a)} while it is lit: ${brightness}.`,
   sounds: ({ part, hertz }, name) => `${capital(name(part))} sounds at ${formatQuantity(hertz, 'Hz')}.`,
   'sound-waits': ({ part, lamp, hertz }, name) =>
     `${capital(name(part))} is silent while ${name(lamp)} shines on the sensor; when the beam is cut it sounds at ${formatQuantity(hertz, 'Hz')}.`,
@@ -260,11 +263,9 @@ const OVER = {
   shorted: (figure: number) => `is shorted: ${amps(figure)} flows.`,
 } as const;
 
-/** `red+red+blue` as 2 red and 1 blue. */
-/** Nearer than this no lamp and sensor are set up. */
 const NEAREST_METRES = 0.02;
 
-/** The distance at which a beam does, before what else may be done. */
+/** Nearer than that no lamp and sensor are set up. The distance at which a beam does, before what else may be done. */
 function withinReach(metres: number): string {
   return metres < NEAREST_METRES
     ? 'No distance makes up for it: '

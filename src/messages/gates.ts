@@ -1,14 +1,15 @@
 import {
   boardOf,
   buildType,
-  formatPlain,
   formatQuantity,
   sideOf,
+  type Bursts,
   type Gate,
   type GateReading,
   type Sheet,
   type Step,
 } from '@/core';
+import { burstWords, everyWords } from './often';
 import { capital, listed } from './grammar';
 import { holeName } from './holes';
 import { looksWords, ownName } from './names';
@@ -170,14 +171,17 @@ export function blinksOf(gate: Gate, lit: readonly string[], sheet: Sheet): stri
 
 /** Lamps that blink, each with its rate, and those that stay lit beside them. */
 function blinkWords(
-  { blinks }: Gate,
+  { blinks, bursts }: Gate,
   lit: readonly string[],
   blinking: readonly string[],
   { circuit }: Sheet,
 ): string {
   const rates = new Map<string, string[]>();
   for (const id of blinking) {
-    const often = everyWords(blinks[id]!);
+    const burst = bursts?.[id];
+    const often = burst
+      ? `${burstWords(burst)}, ${everyWords(blinks[id]!)} within one`
+      : everyWords(blinks[id]!);
     rates.set(often, [...(rates.get(often) ?? []), ownName(circuit, id)]);
   }
   const said = [...rates].map(
@@ -188,13 +192,6 @@ function blinkWords(
     ...said,
     ...(steady.length > 0 ? [`${listWords(steady)} ${steady.length === 1 ? 'stays' : 'stay'} lit`] : []),
   ].join('; ');
-}
-
-/** How often, as it is counted: `once in 1.5 s`, `2.7 times a second`. */
-export function everyWords(hertz: number): string {
-  return hertz < 0.95
-    ? `once in ${formatQuantity(1 / hertz, 's', 2)}`
-    : `${formatPlain(Number(hertz.toPrecision(2)))} times a second`;
 }
 
 /** What a probe at a chip's output shows. */
@@ -214,11 +211,19 @@ function darkWords({ lit, may, held }: Gate, sheet: Sheet): string {
     : '';
 }
 
-export function readingWords({ part, measure, low, high, during = [] }: GateReading): string {
+/** Within a burst there is one pause less than there are flashes: from the first to the last of them is timed. */
+function burstTimed(part: string, low: number, high: number, { flashes }: Bursts): string {
+  const after = Math.max(1, Math.round(flashes) - 1);
+  const seconds = (hertz: number) => formatQuantity(after / hertz, 's', 2);
+  return `Within a burst of ${part}, the ${after === 1 ? 'flash' : `${after} flashes`} after the first take${after === 1 ? 's' : ''} ${seconds(high)} to ${seconds(low)}.`;
+}
+
+export function readingWords({ part, measure, low, high, bursts, during = [] }: GateReading): string {
   if (measure === 'amps')
     return `This batch by itself adds ${formatQuantity(low, 'A', 2)} to ${formatQuantity(high, 'A', 2)} to the supply’s current.`;
   if (measure === 'hertz') {
     if (!(high > low)) return '';
+    if (bursts) return burstTimed(part, low, high, bursts);
     const ten = (hertz: number) => formatQuantity(10 / hertz, 's', 2);
     return `Ten flashes of ${part} take ${ten(high)} to ${ten(low)}.`;
   }

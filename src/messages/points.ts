@@ -103,7 +103,9 @@ function placeWords(point: Checkpoint): string {
     case 'hertz':
       return point.kind === 'speaker'
         ? 'set a reference tone beside it until the beats stop'
-        : 'count how often it comes on in ten seconds and type 7/10, or time ten flashes and type 10/15.2';
+        : point.pauses
+          ? 'it pauses: within one burst count the flashes after the first, and time them from the first to the last; 4 in 1.6 s is typed 4/1.6'
+          : 'count how often it comes on in ten seconds and type 7/10, or time ten flashes and type 10/15.2';
     case 'seconds':
       return 'by stopwatch, from coming on to going out';
     case 'look':

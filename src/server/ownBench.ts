@@ -40,6 +40,8 @@ export interface BenchPoint {
   readonly measured: 'volts' | 'amps' | 'hertz' | 'seconds';
   /** By counting flashes, not by ear. */
   readonly counted: boolean;
+  /** It flashes in bursts, and is counted within one. */
+  readonly pauses: boolean;
 }
 
 /** A mistake of a lesson, in words. */
@@ -114,6 +116,7 @@ export async function ownBench(sessionId: number, studentId: number): Promise<Ow
       how: probeWords(point),
       measured: measuredAt(point),
       counted: point.measure === 'hertz' && point.kind !== 'speaker',
+      pauses: point.measure === 'hertz' && point.pauses === true,
     })),
     lamps: lampsIn(expectation),
     mistakes: mistakesIn(expectation).map(({ code, data }) => ({

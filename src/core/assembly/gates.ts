@@ -78,6 +78,7 @@ export function gateAt(
     blinks: Object.fromEntries(
       shown.flatMap(({ part, hertz }) => (hertz === undefined ? [] : [[part, hertz]])),
     ),
+    bursts: Object.fromEntries(shown.flatMap(({ part, bursts }) => (bursts ? [[part, bursts]] : []))),
     swings: swingsOf(seen.value, newest),
     ...(seen.value.kind === 'moving' && seen.value.erratic ? { erratic: true } : {}),
     held,
@@ -146,7 +147,19 @@ function rateReading(seen: Moving): GateReading[] {
   if (!lamp) return [];
   const typical = lamp.hertz!;
   const { part } = lamp;
-  return [{ id: `${part} rate`, part, kind: 'led', measure: 'hertz', typical, low: typical, high: typical }];
+  const { bursts } = lamp;
+  return [
+    {
+      id: `${part} rate`,
+      part,
+      kind: 'led',
+      measure: 'hertz',
+      typical,
+      low: typical,
+      high: typical,
+      ...(bursts ? { bursts } : {}),
+    },
+  ];
 }
 
 /** What the outputs of the newest chips do, where they go up and down. */

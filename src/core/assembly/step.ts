@@ -1,3 +1,4 @@
+import type { Bursts } from '../observe/looks';
 import type { HoleName } from '../board/geometry';
 import type { JumperColour } from '../board/plan';
 import type { Brightness } from '../catalogue/brightness';
@@ -31,6 +32,8 @@ export interface GateReading {
   readonly typical: number;
   readonly low: number;
   readonly high: number;
+  /** It flashes in bursts: its rate is the one within a burst. */
+  readonly bursts?: Bursts;
 }
 
 /** The output of a chip that goes up and down by itself. */
@@ -54,6 +57,8 @@ export interface Gate {
   readonly looks: Readonly<Record<string, Brightness>>;
   /** How often each lamp that blinks comes on a second. */
   readonly blinks: Readonly<Record<string, Hertz>>;
+  /** Of those that pause, their bursts. */
+  readonly bursts?: Readonly<Record<string, Bursts>>;
   /** What the output of a newly built chip does, for a probe at it. */
   readonly swings: readonly ChipSwing[];
   /** Buttons that are held and knobs that are turned for it. */

@@ -29,8 +29,8 @@ export type Checkpoint = {
     }
   /** The leg at `gap` is lifted and the meter put between it and its hole. */
   | { readonly measure: 'amps' | 'meanAmps'; readonly gap: PinRef }
-  /** How often it comes on, how long it stays on, and how it looks. */
-  | { readonly measure: 'hertz' | 'seconds' | 'look' }
+  /** How often it comes on (within a burst, of what pauses), how long it stays on, and how it looks. */
+  | { readonly measure: 'hertz' | 'seconds' | 'look'; readonly pauses?: boolean }
 );
 
 export type Measure = Checkpoint['measure'];

@@ -1,6 +1,6 @@
 import { brightnessAt, type Brightness } from '../catalogue/brightness';
 import { isKind, type Circuit } from '../circuit/circuit';
-import type { Amps } from '../quantities/units';
+import type { Amps, Seconds } from '../quantities/units';
 import type { Moving, Observation } from './observation';
 import { burstsOf, mean } from '../solver/run/cycles';
 import { hearsSound } from './held';
@@ -8,6 +8,14 @@ import { reportOf } from './observe';
 
 /** What an eye says of a lamp. */
 export type Look = 'dark' | 'dim' | 'lit' | 'too-bright' | 'blinking';
+
+/** A lamp that flashes some times and pauses. */
+export interface Bursts {
+  /** Flashes of one burst, on the average. */
+  readonly flashes: number;
+  /** From one burst to the next. */
+  readonly every: Seconds;
+}
 
 /** A lamp as it is seen: its current (the mean of one that moves), how bright that is, and how often it comes on. */
 export interface LampSeen {
@@ -19,7 +27,9 @@ export interface LampSeen {
   readonly glow: Amps;
   readonly brightness: Brightness;
   readonly look: Look;
+  /** Flashes a second; within a burst, of one that pauses. */
   readonly hertz?: number;
+  readonly bursts?: Bursts;
   /** Seconds for which it is lit, each time that it comes on. */
   readonly litFor?: number;
 }
@@ -50,10 +60,14 @@ export function lampsSeen(seen: Observation): LampSeen[] {
         look: blinks
           ? 'blinking'
           : lookAt(moved?.litFor !== undefined && !fused ? peak : amps, params.maxAmps),
-        ...(blinks ? { hertz: moved.hertz } : {}),
+        ...(blinks ? oftenOf(moved) : {}),
         ...(moved?.litFor === undefined ? {} : { litFor: moved.litFor }),
       };
     });
+}
+
+function oftenOf({ hertz, bursts }: Movement): Pick<LampSeen, 'hertz' | 'bursts'> {
+  return bursts ? { hertz, bursts } : { hertz };
 }
 
 export function lookAt(amps: Amps, maxAmps: Amps): Look {
@@ -67,6 +81,15 @@ function rateOf(rises: readonly number[]): number | undefined {
   if (rises.length < 3) return undefined;
   const rounds = rises.slice(1).map((time, i) => ({ from: rises[i]!, period: time - rises[i]!, high: 0 }));
   return 1 / mean(burstsOf(rounds).within.map(({ period }) => period));
+}
+
+/** How its bursts follow one another, from the second one of a run on; undefined of what never pauses. */
+function burstsIn(spells: readonly Spell[]): Bursts | undefined {
+  const rounds = spells
+    .slice(1)
+    .map(({ from }, i) => ({ from: spells[i]!.from, period: from - spells[i]!.from, high: 0 }));
+  const bursts = rounds.length > 2 ? burstsOf(rounds).bursts : undefined;
+  return bursts && { flashes: bursts.pulses, every: bursts.every };
 }
 
 /** When a lamp comes on and goes out. */
@@ -90,8 +113,15 @@ export function spellsOf({ time, parts }: Moving['run'], id: string): Spell[] {
   return spells;
 }
 
+interface Movement {
+  readonly hertz: number;
+  readonly bursts?: Bursts;
+  readonly litFor: number | undefined;
+  readonly peak: Amps;
+}
+
 /** How often a lamp comes on in a run, for how long, and the most that it carries. */
-function movement(seen: Moving, id: string): { hertz: number; litFor: number | undefined; peak: Amps } {
+function movement(seen: Moving, id: string): Movement {
   const { run, window } = seen;
   const [from, to] = window;
   const spells = spellsOf(run, id);
@@ -106,7 +136,8 @@ function movement(seen: Moving, id: string): { hertz: number; litFor: number | u
     0,
   );
   const often = rises.length > 1 ? rises.length / (to - from) : 0;
-  return { hertz: rateOf(rises) ?? often, litFor, peak };
+  const bursts = burstsIn(spells);
+  return { hertz: rateOf(rises) ?? often, litFor, peak, ...(bursts ? { bursts } : {}) };
 }
 
 /** The lamps that are surely lit, and those that may be seen to glow or not. */

@@ -7,12 +7,14 @@ interface Props {
   readonly id: string;
   readonly title: string;
   readonly button: string;
+  /** It flashes in bursts: they are counted within one. */
+  readonly pauses: boolean;
   onEnter(typed: string): string | undefined;
   readonly children?: ReactNode;
 }
 
 /** Flashes over seconds, in two fields, or by tapping at each flash: a count is never taken for a rate. */
-export function Flashes({ id, title, button, onEnter, children }: Props) {
+export function Flashes({ id, title, button, pauses, onEnter, children }: Props) {
   const [flashes, setFlashes] = useState('');
   const [seconds, setSeconds] = useState('');
   const [problem, setProblem] = useState('');
@@ -35,12 +37,15 @@ export function Flashes({ id, title, button, onEnter, children }: Props) {
     <form className="bench-entry" onSubmit={enter} aria-label={title}>
       <strong className="bench-title">{title}</strong>
       <p className="small-print">
-        Tap at each flash: the first tap starts the watch, the tenth flash after it stops it. Or count, and
-        enter both figures.
+        {pauses
+          ? 'It pauses. Within one burst, count the flashes after the first, and time them from the first to the last.'
+          : 'Tap at each flash: the first tap starts the watch, the tenth flash after it stops it. Or count, and enter both figures.'}
       </p>
-      <Button size="lg" variant="quiet" className="tap" onClick={taps.tap}>
-        {taps.counted === undefined ? 'Tap at a flash' : `${taps.counted} of ${TAPPED_FLASHES}`}
-      </Button>
+      {!pauses && (
+        <Button size="lg" variant="quiet" className="tap" onClick={taps.tap}>
+          {taps.counted === undefined ? 'Tap at a flash' : `${taps.counted} of ${TAPPED_FLASHES}`}
+        </Button>
+      )}
       <div className="bench-keys">
         <Form.Group controlId={`flashes-${id}`}>
           <Form.Label>flashes</Form.Label>

@@ -124,7 +124,12 @@ function Point({ point, readings, advice }: PointProps) {
       </Button>
     </p>
   );
-  if (counted) return <Flashes {...field}>{stands}</Flashes>;
+  if (counted)
+    return (
+      <Flashes {...field} pauses={point.pauses}>
+        {stands}
+      </Flashes>
+    );
   return (
     <Entry {...field} how={`${capital(how)}.`} measured={measured}>
       {measured === 'seconds' && <Stopwatch onStop={(typed) => readings.enter(id, typed)} />}

@@ -21,7 +21,16 @@ const OWN: OwnBench = {
   meter: 'class meter',
   sheet: undefined,
   steps: [],
-  points: [{ id: 'R1', name: 'across R1', how: 'red on the leg at plus', measured: 'volts', counted: false }],
+  points: [
+    {
+      id: 'R1',
+      name: 'across R1',
+      how: 'red on the leg at plus',
+      measured: 'volts',
+      counted: false,
+      pauses: false,
+    },
+  ],
   lamps: [],
   mistakes: [],
   readings: [],

@@ -23,9 +23,16 @@ const OWN: OwnBench = {
   sheet: undefined,
   steps: [],
   points: [
-    { id: 'R1', name: 'across R1', how: 'red on the leg at plus', measured: 'volts', counted: false },
-    { id: 'current', name: 'current', how: 'lift the leg', measured: 'amps', counted: false },
-    { id: 'D1 rate', name: 'flashes of D1', how: 'count', measured: 'hertz', counted: true },
+    {
+      id: 'R1',
+      name: 'across R1',
+      how: 'red on the leg at plus',
+      measured: 'volts',
+      counted: false,
+      pauses: false,
+    },
+    { id: 'current', name: 'current', how: 'lift the leg', measured: 'amps', counted: false, pauses: false },
+    { id: 'D1 rate', name: 'flashes of D1', how: 'count', measured: 'hertz', counted: true, pauses: false },
   ],
   lamps: ['D1', 'D2'],
   mistakes: [

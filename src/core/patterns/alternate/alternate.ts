@@ -125,7 +125,8 @@ function plan(params: AlternateParams, means: Means, factors: Factors): Outcome<
     supply: params.supply,
     sorts: { D1: lamps[0], D2: lamps[1] },
     strings,
+    burst: flashes,
     chips,
-    checkpoints: timedCheckpoints(circuit, { by: 'flashes', lamps: ['D1', 'D2'] }),
+    checkpoints: timedCheckpoints(circuit, { by: 'flashes', lamps: ['D1', 'D2'], pauses: true }),
   });
 }

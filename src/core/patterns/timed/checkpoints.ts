@@ -12,6 +12,8 @@ interface Wanted {
   /** Flashes are counted at these lamps; left out, at the first. */
   readonly lamps?: readonly string[];
   readonly held?: Held;
+  /** Its lamps flash in bursts: they are counted within one. */
+  readonly pauses?: boolean;
   /** Lamps that are probed as well: what their mean is, is told. */
   readonly across?: readonly string[];
 }
@@ -21,7 +23,10 @@ interface Wanted {
  * a meter shows of the supply, of every chip's output and of the lamps' resistors. What waits for its button is measured
  * while that is held, and timed after a press.
  */
-export function timedCheckpoints(circuit: Circuit, { by, lamps, held, across = [] }: Wanted): Checkpoint[] {
+export function timedCheckpoints(
+  circuit: Circuit,
+  { by, lamps, held, pauses, across = [] }: Wanted,
+): Checkpoint[] {
   const all = circuit.parts.filter((part) => isKind(part, 'led'));
   const counted = by === 'means' ? [] : all.filter(({ id }) => lamps?.includes(id) ?? id === all[0]?.id);
   const supply = sourceOf(circuit)!;
@@ -47,6 +52,7 @@ export function timedCheckpoints(circuit: Circuit, { by, lamps, held, across = [
           kind: 'led',
           measure: by === 'stopwatch' ? 'seconds' : 'hertz',
           ...(by === 'stopwatch' ? { held: pressed(circuit) } : hands),
+          ...(pauses ? { pauses } : {}),
         }));
   return [
     ...watched,

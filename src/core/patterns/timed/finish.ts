@@ -48,6 +48,8 @@ export interface PlannedLesson {
   /** What starts it, where it waits for a hand. */
   readonly started?: Held;
   readonly findings?: readonly Finding[];
+  /** Flashes that are wished of a burst. */
+  readonly burst?: number;
   readonly helpers?: readonly Helper[];
   /** Seconds for which each lamp is wished to be lit, where that is said lamp by lamp. */
   readonly turns?: Readonly<Record<string, number>>;
@@ -81,7 +83,7 @@ export function finishTimed(
   if (!first.ok) return first;
   const better = first.value.timing.every(isAsGood) ? first : nearer(plan, first.value);
   const { lesson, seen, timing } = better.value;
-  const found = [...(lesson.findings ?? []), ...chipFindings(seen)];
+  const found = [...(lesson.findings ?? []), ...chipFindings(seen), ...burstFindings(lesson, seen)];
   const over = found.filter(({ severity }) => severity === 'refusal');
   if (over.length > 0) return refused(...over);
   const { circuit, started, held = {}, shown = circuit } = lesson;
@@ -219,6 +221,16 @@ function reasonOf({ number, form, family, fedFrom }: PlannedChip, seen: Observat
   const inside = rail.filter((_, i) => time[i]! >= seen.window[0]);
   const sag = inside.reduce((a, b) => Math.max(a, b), 0) - inside.reduce((a, b) => Math.min(a, b), Infinity);
   return { why: 'discharge-ohms', volts: Math.max(0, foot), sag: Math.max(0, sag) };
+}
+
+/** How many flashes come out of those that were wished of a burst. */
+function burstFindings({ burst }: PlannedLesson, seen: Observation): Finding[] {
+  if (burst === undefined) return [];
+  return lampsSeen(seen).flatMap(({ part, hertz, bursts }) =>
+    hertz !== undefined && bursts
+      ? [finding('bursts', { part, hertz, wished: burst, ...bursts }, 'note')]
+      : [],
+  );
 }
 
 function chipFindings(seen: Observation): Finding[] {
