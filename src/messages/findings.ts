@@ -1,4 +1,5 @@
 import type { ThingKind } from '@/core';
+import { OVER } from './overloads';
 import { burstWords, everyWords } from './often';
 import {
   formatEntered,
@@ -250,18 +251,6 @@ const SENTENCES: Sentences = {
 export function overloadWords({ how, figure, limit }: Overload): string {
   return OVER[how](figure, limit);
 }
-
-const OVER = {
-  current: (figure: number, limit: number) =>
-    `carries ${amps(figure)}, more than the ${amps(limit)} that it stands.`,
-  reverse: (figure: number, limit: number) =>
-    `has ${volts(figure)} against its direction, more than the ${volts(limit)} that it stands.`,
-  heat: (figure: number, limit: number) =>
-    `turns ${watts(figure)} into heat, more than the ${watts(limit)} that it stands.`,
-  volts: (figure: number, limit: number) =>
-    `gets ${volts(figure)}, more than the ${volts(limit)} that it stands.`,
-  shorted: (figure: number) => `is shorted: ${amps(figure)} flows.`,
-} as const;
 
 const NEAREST_METRES = 0.02;
 

@@ -1,8 +1,9 @@
 'use client';
 
 import { useSearchParams } from 'next/navigation';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useState, type ComponentProps, type ReactNode } from 'react';
 import type { Instant, Outcome, Plan, Sheet, SheetRequest } from '@/core';
+import { useLasting } from '@/features/hooks/useLasting';
 import { useUndoKeys } from '@/features/hooks/useUndoKeys';
 import { sentence } from '@/messages/findings';
 import { lessonLine } from '@/messages/lessonLine';
@@ -58,7 +59,9 @@ export function LessonSheet(props: LessonSheetProps) {
   const draft = useLessonDraft(props.id, props.content, props.version, props.updatedAt);
   const { content } = draft;
   const request = useRequest(content, surroundings);
-  const { sheet, refusals, failure, rough } = useSheet(props.first, request, props.restDraws);
+  const { sheet, refusals, failure, rough, overtaken } = useSheet(props.first, request, props.restDraws);
+  const working = useLasting(overtaken, STALE_AFTER_MS);
+  const stale = working || refusals.length > 0;
   const trial = useTrial(sheet, surroundings.meter, {
     kept: content.plan,
     trial: draft.trial,
@@ -84,7 +87,7 @@ export function LessonSheet(props: LessonSheetProps) {
     </div>
   );
   const view = (
-    <div className={viewClass(refusals)}>
+    <div className={stale ? 'stage-view stale' : 'stage-view'}>
       <StageView
         {...{ stage, sheet, rough, content, trial, surroundings, request, steps }}
         lessonId={props.id}
@@ -102,8 +105,10 @@ export function LessonSheet(props: LessonSheetProps) {
     </div>
   );
   const board = { sheet: sheet!, rough, trial, picked, instant, onPick: setPicked };
+  const plan = () => <PlanBoard {...board} style={surroundings.style} title={content.title} />;
+  const card = () => <StepsBoard sheet={sheet!} at={steps.at} onAt={steps.go} />;
   const large = sheet !== undefined && BOARD_STAGES.has(stage);
-  const notes = <SheetNotes {...{ sheet, refusals, failure }} />;
+  const notes = <SheetNotes {...{ sheet, refusals, failure }} working={working} />;
   const notesBelow = large && onlyNoted(refusals, failure);
   return (
     <Marking value={marking}>
@@ -117,23 +122,13 @@ export function LessonSheet(props: LessonSheetProps) {
         />
         <div className="lesson-main">
           <SheetHead draft={draft} id={props.id} place={props.place} archived={props.archived} />
-          {large ? <FoldedWish line={lessonLine(sheet)}>{wish}</FoldedWish> : wish}
+          <Folded line={large ? lessonLine(sheet) : undefined}>{wish}</Folded>
           {!notesBelow && notes}
           {!large && view}
-          {large &&
-            (stage === 'plan' ? (
-              <PlanBoard {...board} style={surroundings.style} title={content.title} />
-            ) : (
-              <StepsBoard sheet={sheet} at={steps.at} onAt={steps.go} />
-            ))}
+          {large && <HeartBoard stale={stale}>{stage === 'plan' ? plan() : card()}</HeartBoard>}
           {notesBelow && notes}
         </div>
-        {large && (
-          <aside className="board-panel list-panel" aria-label={`${stage} of the lesson`} tabIndex={0}>
-            {view}
-          </aside>
-        )}
-        {!large && sheet && <BoardPanel {...board} />}
+        {sheet && <Beside list={large ? view : undefined} stage={stage} board={board} stale={stale} />}
       </div>
       {sheet && steps.single && (
         <OneStep
@@ -148,9 +143,36 @@ export function LessonSheet(props: LessonSheetProps) {
   );
 }
 
-function viewClass(refusals: readonly unknown[]): string {
-  return refusals.length ? 'stage-view stale' : 'stage-view';
+/** The board, marked while it is still that of the sentence before. */
+function HeartBoard({ stale, children }: { stale: boolean; children: ReactNode }) {
+  return <div className={stale ? 'board-column stale' : 'board-column'}>{children}</div>;
 }
+
+interface BesideProps {
+  /** What stands beside a large board; undefined where the board itself stands beside. */
+  readonly list: ReactNode;
+  readonly stage: Stage;
+  readonly board: ComponentProps<typeof BoardPanel>;
+  readonly stale: boolean;
+}
+
+/** The column at the right: the stage's list beside a large board, else the board. */
+function Beside({ list, stage, board, stale }: BesideProps) {
+  if (list === undefined)
+    return (
+      <HeartBoard stale={stale}>
+        <BoardPanel {...board} />
+      </HeartBoard>
+    );
+  return (
+    <aside className="board-panel list-panel" aria-label={`${stage} of the lesson`} tabIndex={0}>
+      {list}
+    </aside>
+  );
+}
+
+/** Figures of the sentence before are marked as such by then, so that nobody reads them for those of this one. */
+const STALE_AFTER_MS = 70;
 
 /** A large board comes before what is only to be noted; a refusal comes first everywhere. */
 function onlyNoted(refusals: readonly unknown[], failure: string | undefined): boolean {
@@ -158,7 +180,8 @@ function onlyNoted(refusals: readonly unknown[], failure: string | undefined): b
 }
 
 /** The wish in one line, for when the board wants the room; it unfolds to be changed. */
-function FoldedWish({ line, children }: { line: string; children: ReactNode }) {
+function Folded({ line, children }: { line: string | undefined; children: ReactNode }) {
+  if (line === undefined) return children;
   return (
     <details className="folded-wish">
       <summary>
@@ -169,10 +192,18 @@ function FoldedWish({ line, children }: { line: string; children: ReactNode }) {
   );
 }
 
+interface NoteProps extends Pick<SheetState, 'sheet' | 'refusals' | 'failure'> {
+  /** The sheet is of the sentence before. */
+  readonly working: boolean;
+}
+
 /** Why the wish cannot be met, and what is to be said of the one that stands. */
-function SheetNotes({ sheet, refusals, failure }: Omit<SheetState, 'rough'>) {
+function SheetNotes({ sheet, refusals, failure, working }: NoteProps) {
   return (
     <>
+      <p className="working-line small-print" role="status">
+        {working && 'Being worked out: the figures and the board are still those of the sentence before.'}
+      </p>
       {!sheet && refusals.length === 0 && !failure && (
         <p className="soft pt-3" role="status">
           Working it out …

@@ -56,6 +56,24 @@ describe('the sentence', () => {
     expect(screen.getByText('The figures below are the last ones that worked.')).toBeTruthy();
   });
 
+  it('marks figures of the sentence before as such until its own are there', async () => {
+    const { user } = openLesson();
+    const marked = () => document.querySelector('.stage-view')!.classList.contains('stale');
+    const never = new Promise<never>(() => undefined);
+    const { coreWorker } = jest.requireMock<{ coreWorker(): { sheet(...asked: unknown[]): unknown } }>(
+      '@/workers/client',
+    );
+    const slow = jest.spyOn(coreWorker(), 'sheet').mockReturnValue(never);
+    await user.selectOptions(screen.getByLabelText('Lamp'), 'yellow');
+    await screen.findByText(/^Being worked out: the figures and the board/u);
+    expect(marked()).toBe(true);
+    expect(line('real current with it')).toBe('8.85 mA');
+    // Back at the sentence that they are of, they are marked no more.
+    await user.selectOptions(screen.getByLabelText('Lamp'), 'red');
+    await waitFor(() => expect(marked()).toBe(false));
+    slow.mockRestore();
+  });
+
   it('goes back and forth', async () => {
     const { amps } = sheetWith({ lamp: 'yellow' }).sums.design;
     const yellow = formatQuantity(amps, 'A').replaceAll(THIN, ' ');

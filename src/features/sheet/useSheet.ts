@@ -13,7 +13,14 @@ export interface SheetState {
   readonly failure?: string;
   /** Its bands are of few draws: the careful ones are on their way. */
   readonly rough: boolean;
+  /** The sheet is of the wishes before: those that stand are being worked out. */
+  readonly overtaken: boolean;
 }
+
+type Answered = Omit<SheetState, 'overtaken'> & {
+  /** The wishes that it answers, as JSON; empty before the first answer. */
+  readonly of: string;
+};
 
 const REST_AFTER_MS = 500;
 const FIRST_DRAWS = 600;
@@ -28,10 +35,10 @@ export function useSheet(
   request: SheetRequest,
   restDraws: number,
 ): SheetState {
-  const [state, setState] = useState<SheetState>(() =>
-    first ? stateOf(first, undefined, false) : { sheet: undefined, refusals: [], rough: true },
-  );
   const key = useMemo(() => JSON.stringify(request), [request]);
+  const [state, setState] = useState<Answered>(() =>
+    first ? stateOf(first, undefined, false, key) : { sheet: undefined, refusals: [], rough: true, of: '' },
+  );
   /** What has been asked last; what the page came with needs no asking. */
   const asked = useRef(first ? request : undefined);
   const newest = useRef(first?.ok ? first.value : undefined);
@@ -41,7 +48,9 @@ export function useSheet(
     const withEarlier = (q: SheetRequest): SheetRequest => ({ ...q, earlier: earlierOf(newest.current) });
     const take = (rough: boolean) => (outcome: Outcome<Sheet>) => {
       if (outcome.ok) newest.current = outcome.value;
-      setState((before) => stateOf(outcome, before.sheet, rough));
+      // Of the solvers only the newest question is answered.
+      const of = JSON.stringify(asked.current);
+      setState((before) => stateOf(outcome, before.sheet, rough, of));
     };
     const fail = (error: unknown) =>
       setState((before) => ({ ...before, failure: `The sums stopped: ${String(error)}. Reload the page.` }));
@@ -68,13 +77,14 @@ export function useSheet(
     return () => clearTimeout(timer);
   }, [key, restDraws]);
 
-  return state;
+  const { of, ...answer } = state;
+  return { ...answer, overtaken: of !== key && answer.sheet !== undefined && answer.failure === undefined };
 }
 
-function stateOf(outcome: Outcome<Sheet>, before: Sheet | undefined, rough: boolean): SheetState {
+function stateOf(outcome: Outcome<Sheet>, before: Sheet | undefined, rough: boolean, of: string): Answered {
   return outcome.ok
-    ? { sheet: outcome.value, refusals: [], rough }
-    : { sheet: before, refusals: outcome.findings, rough };
+    ? { sheet: outcome.value, refusals: [], rough, of }
+    : { sheet: before, refusals: outcome.findings, rough, of };
 }
 
 /** The plan that laid itself out before; one arranged by hand is the lesson's own. */
