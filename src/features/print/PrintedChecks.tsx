@@ -14,14 +14,12 @@ interface Props {
   readonly students: readonly { readonly id: number; readonly bench: number; readonly nickname: string }[];
 }
 
-const EMPTY_ROWS = 12;
-
 /** The check sheet on one page: what to read where, the bands, and a row a bench to write in. */
 export function PrintedChecks({ title, sheet, group, onDate, students }: Props) {
   const { points } = sheet.expected;
   const rows = students.length
     ? students
-    : Array.from({ length: EMPTY_ROWS }, (_, i) => ({ id: i, bench: i + 1, nickname: '' }));
+    : Array.from({ length: sheet.kit.students }, (_, i) => ({ id: i, bench: i + 1, nickname: '' }));
   return (
     <article className="printed">
       <header className="ruled-head">

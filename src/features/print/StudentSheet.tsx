@@ -8,6 +8,7 @@ import { StringWork } from '@/features/sheet/sums/StringWork';
 import { SumBlockTable } from '@/features/sheet/sums/SumBlockTable';
 import { WorkingTable } from '@/features/sheet/sums/LoopWork';
 import { CAUTION_WORDS } from '@/messages/cautions';
+import { fullWorking } from '@/messages/fullWorking';
 import { glossaryFor, type OwnWords } from '@/messages/glossary';
 import { LEVEL_WORDS, seen, sumsAt } from '@/messages/levels';
 import { stockName } from '@/messages/names';
@@ -129,10 +130,14 @@ function Sum({ sheet, style, level }: { sheet: Sheet; style: HouseStyle; level: 
   if (level !== 'full working') {
     return sumsAt(level, sheet).map((block) => <SumBlockTable key={block.title} block={block} />);
   }
-  return sheet.sums.loop ? (
-    <WorkingTable sums={sheet.sums} loop={sheet.sums.loop} style={style} />
-  ) : (
-    <StringWork sheet={sheet} style={style} />
+  if (sheet.sums.loop) return <WorkingTable sums={sheet.sums} loop={sheet.sums.loop} style={style} />;
+  return (
+    <>
+      {fullWorking(sheet).map((block) => (
+        <SumBlockTable key={block.title} block={block} />
+      ))}
+      <StringWork sheet={sheet} style={style} />
+    </>
   );
 }
 

@@ -3,7 +3,9 @@ import { patternSheet } from '../../../tests/support/sheets';
 import { cardSections, DEFAULT_STYLE, THIN } from '@/core';
 import { CAUTION_WORDS } from '@/messages/cautions';
 import { stepWords } from '@/messages/steps';
+import { fullWorking } from '@/messages/fullWorking';
 import { PrintedCard } from './PrintedCard';
+import { PrintedChecks } from './PrintedChecks';
 import { StudentSheet } from './StudentSheet';
 
 const markupOf = (element: React.ReactElement) => renderToStaticMarkup(element).replaceAll(THIN, ' ');
@@ -72,5 +74,50 @@ describe('the students’ sheet', () => {
     const caution = page.indexOf(CAUTION_WORDS[sheet.cautions[0]!.code].slice(0, 30));
     expect(caution).toBeGreaterThan(0);
     expect(caution).toBeLessThan(page.indexOf('Light one lamp.'));
+  });
+
+  // Every lesson has a working of its own: times, pulses, tables, light, beams, sound.
+  it.each([
+    ['blink', 'U1: R1, R2 and C1'],
+    ['tone', 'U1: R1'],
+    ['pulsed', 'Peak and mean'],
+    ['rgb', 'R1'],
+    ['sequence', 'The sum of its times'],
+    ['light-switch', 'The light at which it switches'],
+    ['dusk-controller', 'The readings between which it decides'],
+    ['beam-alarm', 'The beam'],
+    ['sound-lights', 'The first stage'],
+  ] as const)('prints the whole working of %s where it is asked for', (pattern, title) => {
+    const sheet = patternSheet(pattern);
+    const words = { title: 'Pier', aim: '', story: '', homework: '', level: 'full working' as const };
+    const page = plain(
+      markupOf(
+        <StudentSheet words={words} sheet={sheet} style={DEFAULT_STYLE} own={{}} diagram={undefined} />,
+      ),
+    );
+    expect(page).toContain(title);
+    for (const { lines } of fullWorking(sheet))
+      for (const { name, figure } of lines) {
+        expect(page).toContain(plain(name));
+        expect(page).toContain(plain(figure.replaceAll(THIN, ' ')));
+      }
+  });
+});
+
+describe('the check sheet', () => {
+  const rows = (students: readonly { id: number; bench: number; nickname: string }[]) =>
+    markupOf(
+      <PrintedChecks
+        title="Pier"
+        sheet={patternSheet('single')}
+        group=""
+        onDate={undefined}
+        students={students}
+      />,
+    ).match(/class="write-row"/gu)!.length;
+
+  it('has a row for every student of the group, or for as many as the kit is for', () => {
+    expect(rows(Array.from({ length: 22 }, (_, id) => ({ id, bench: id + 1, nickname: 'W' })))).toBe(22);
+    expect(rows([])).toBe(patternSheet('single').kit.students);
   });
 });
