@@ -133,6 +133,7 @@ export interface FindingData {
   reversed: { part: string; volts: number };
   'reverse-limit': { part: string; volts: number; limit: number };
   dark: { part: string; amps: number };
+  'never-goes-out': { part: string; amps: number };
   bursts: { part: string; hertz: number; wished: number; flashes: number; every: number };
   'lamp-blinks': { part: string; amps: number; hertz: number; brightness: string };
   sounds: { part: string; hertz: number };

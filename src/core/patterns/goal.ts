@@ -6,6 +6,7 @@ import type { AgeRow } from './steady/ages';
 export interface Goal {
   readonly code:
     | 'all-lit'
+    | 'blinks'
     | 'one-takes-all'
     | 'lights-in-order'
     | 'within-limit'
@@ -33,4 +34,10 @@ export interface Goal {
 export function allLit(row: AgeRow): Goal {
   const dark = row.lamps.filter(({ brightness }) => brightness === 'dark').map(({ part }) => part);
   return { code: 'all-lit', age: row.age, met: dark.length === 0, parts: dark };
+}
+
+/** Every lamp comes on and goes out again, off the supply at one of its ages. */
+export function allBlink(row: AgeRow): Goal {
+  const steady = row.lamps.filter(({ hertz }) => hertz === undefined).map(({ part }) => part);
+  return { code: 'blinks', age: row.age, met: steady.length === 0, parts: steady };
 }

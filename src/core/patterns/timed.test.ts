@@ -215,6 +215,18 @@ describe('a wish that cannot be had', () => {
       { lamp: 'blue', amps: 0.03, supply: { ...IDEAL, volts: 4.5 } },
       'cannot-light',
     ],
+    [
+      'a blinker whose lamp lights on what the output stays short of',
+      'blink',
+      {
+        lamp: 'infrared',
+        amps: 0.01,
+        on: 0.5,
+        off: 0.9,
+        supply: { kind: 'aa-alkaline', cells: 4, age: 'fresh' },
+      },
+      'never-goes-out',
+    ],
     ['a light of an hour', 'one-shot', { seconds: 3600 }, 'no-such-time'],
   ] as const)('%s is refused by name', (_, pattern, params, code) => {
     expect(refusedWith(pattern, params as never)).toMatchObject({ code });

@@ -3,7 +3,7 @@ import type { SourceChoice } from '../catalogue/supplies';
 import type { Circuit } from '../circuit/circuit';
 import { KEPT_SHARE } from '../observe/checkpoint';
 import { patternOf, type PatternId } from '../patterns/index';
-import { allLit, type Goal } from '../patterns/goal';
+import { allBlink, allLit, type Goal } from '../patterns/goal';
 import type { ChipTimes } from '../patterns/timed/figures';
 import { lessonSums, type LessonSums } from '../patterns/steady/figures';
 
@@ -19,6 +19,7 @@ export function goalsOf(pattern: PatternId, sums: LessonSums, asWanted: boolean)
   );
   return [
     ...promised,
+    ...(sums.flashes ? sums.ages.map(allBlink) : []),
     ...(sums.timing ? [keepsTime(sums.timing, sums.turns)] : []),
     { code: 'within-limit', met: over.length === 0, parts: [...new Set(over)] },
     { code: 'board-makes-it', met: asWanted, parts: [] },

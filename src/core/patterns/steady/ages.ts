@@ -23,6 +23,8 @@ export interface LampFigure {
   readonly brightness: Brightness;
   /** Of the lamp's continuous maximum. */
   readonly share: number;
+  /** How often it comes on, of one that blinks. */
+  readonly hertz?: number;
 }
 
 /** A circuit at one age of its supply, solved. */
@@ -113,7 +115,8 @@ export function rowOf(seen: Observation, age: Age, sorts: LampSorts): AgeRow {
     const share = amps / part.params.maxAmps;
     const brightness = brightnessAt(Math.max(0, amps), part.params.maxAmps);
     const type = sorts[part.id] ?? 'red';
-    return [{ part: part.id, type, amps, peak, volts, brightness, share }];
+    const often = look.hertz === undefined ? {} : { hertz: look.hertz };
+    return [{ part: part.id, type, amps, peak, volts, brightness, share, ...often }];
   });
   const supply = sourceOf(circuit);
   const warm = circuit.parts

@@ -108,6 +108,8 @@ export interface LessonSums {
   readonly timing?: readonly ChipTimes[];
   /** How long each lamp is lit, of a lesson in which each has its time. */
   readonly turns?: readonly LampTurn[];
+  /** Its lamps are to come on and go out by themselves. */
+  readonly flashes?: boolean;
   /** Peak and mean, of a lesson on pulses. */
   readonly pulses?: PulseSums;
   /** Colours mixed on the pins of a controller. */

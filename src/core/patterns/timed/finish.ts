@@ -7,7 +7,7 @@ import type { Checkpoint, Held } from '../../observe/checkpoint';
 import { withHeld } from '../../observe/held';
 import { lampsSeen } from '../../observe/looks';
 import type { Observation } from '../../observe/observation';
-import { observe } from '../../observe/observe';
+import { observe, reportOf } from '../../observe/observe';
 import type { Design, Means } from '../pattern';
 import { finish } from '../steady/finish';
 import type { StringSum } from '../steady/figures';
@@ -83,7 +83,12 @@ export function finishTimed(
   if (!first.ok) return first;
   const better = first.value.timing.every(isAsGood) ? first : nearer(plan, first.value);
   const { lesson, seen, timing } = better.value;
-  const found = [...(lesson.findings ?? []), ...chipFindings(seen), ...burstFindings(lesson, seen)];
+  const found = [
+    ...(lesson.findings ?? []),
+    ...chipFindings(seen),
+    ...burstFindings(lesson, seen),
+    ...steadyLamps(lesson, seen),
+  ];
   const over = found.filter(({ severity }) => severity === 'refusal');
   if (over.length > 0) return refused(...over);
   const { circuit, started, held = {}, shown = circuit } = lesson;
@@ -96,6 +101,7 @@ export function finishTimed(
       findings: found,
       more: {
         timing,
+        ...(isFlashing(lesson) ? { flashes: true } : {}),
         helpers: [...(lesson.helpers ?? []), ...quietOf(circuit)],
         ...(lesson.turns ? { turns: turnsFor(lesson.turns, seen) } : {}),
       },
@@ -221,6 +227,29 @@ function reasonOf({ number, form, family, fedFrom }: PlannedChip, seen: Observat
   const inside = rail.filter((_, i) => time[i]! >= seen.window[0]);
   const sag = inside.reduce((a, b) => Math.max(a, b), 0) - inside.reduce((a, b) => Math.min(a, b), Infinity);
   return { why: 'discharge-ohms', volts: Math.max(0, foot), sag: Math.max(0, sag) };
+}
+
+/** Lamps that were to blink and never go out: that is not what was wished. */
+function steadyLamps(lesson: PlannedLesson, seen: Observation): Finding[] {
+  if (!isFlashing(lesson)) return [];
+  return lampsSeen(seen).flatMap(({ part, hertz }) =>
+    hertz === undefined ? [finding('never-goes-out', { part, amps: leastOf(part, seen) })] : [],
+  );
+}
+
+/** The least that a lamp carries while it is followed, A. */
+function leastOf(part: string, seen: Observation): number {
+  if (seen.kind === 'still') return reportOf(seen, part).amps;
+  const { run, window } = seen;
+  return run.parts[part]!.amps.reduce(
+    (least, amps, i) => (run.time[i]! >= window[0] ? Math.min(least, amps) : least),
+    Infinity,
+  );
+}
+
+/** Whether its lamps are to come on and go out by themselves. */
+function isFlashing({ checkpoints }: PlannedLesson): boolean {
+  return checkpoints.some(({ kind, measure }) => kind === 'led' && measure === 'hertz');
 }
 
 /** How many flashes come out of those that were wished of a burst. */
