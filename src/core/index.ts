@@ -276,7 +276,7 @@ export { whatIf, type WhatIf, type Zone } from './answers/whatIf';
 export type { Kit, KitLine } from './kits/kit';
 export type { Substitute } from './kits/substitutes';
 export { EXTRAS_MOST, type Extra } from './kits/extras';
-export { stockKey, stockSpecSchema, type StockItem, type StockSpec } from './kits/stock';
+export { comesBack, stockKey, stockSpecSchema, type StockItem, type StockSpec } from './kits/stock';
 // sheet
 export { cautionsAt, type Caution, type CautionCode } from './sheet/cautions';
 export { benchContextSchema, isEmptyContext, sheetAsFound, type BenchContext } from './sheet/asFound';

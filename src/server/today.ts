@@ -1,4 +1,4 @@
-import { stockKey } from '@/core';
+import { comesBack, stockKey } from '@/core';
 import { openBenches, type OpenBench } from './repositories/judgements';
 import { sessionLines, sessions, type SessionHead, type SessionLine } from './repositories/sessions';
 import { stockRows } from './repositories/stock';
@@ -30,10 +30,12 @@ export async function todayFor(day: string): Promise<Today> {
   const begun = await sessionLines({ ids: [...new Set(open.map(({ sessionId }) => sessionId))] });
   const held = new Map(stock.map((row) => [stockKey(row.spec), row.have]));
   const needed = new Map<string, { line: SessionHead['summary']['kit'][number]; need: number }>();
-  // What one session uses up, the next has to find anew.
+  // What one session uses up, the next has to find anew; boards and tools come back.
   for (const line of ahead.flatMap((s) => s.summary.kit)) {
     const known = needed.get(line.key);
-    needed.set(line.key, { line, need: (known?.need ?? 0) + line.need });
+    const before = known?.need ?? 0;
+    const need = comesBack(line.spec) ? Math.max(before, line.need) : before + line.need;
+    needed.set(line.key, { line, need });
   }
   const short = [...needed.values()]
     .map(({ line, need }) => ({ line, short: need - (held.get(line.key) ?? 0) }))

@@ -36,3 +36,17 @@ export interface StockItem {
 export function stockKey(spec: StockSpec): string {
   return Object.values(spec).join(' ');
 }
+
+const TOOLS: ReadonlySet<StockSpec['kind']> = new Set([
+  'holder',
+  'clip-lead',
+  'iron',
+  'controller',
+  'sound-lead',
+]);
+const SOLDERED: ReadonlySet<string> = new Set(['strip', 'pad', 'card']);
+
+/** Whether a thing comes back after a session, so that the next one finds it again: boards that are plugged, and tools. */
+export function comesBack(spec: StockSpec): boolean {
+  return spec.kind === 'board' ? !SOLDERED.has(spec.board) : TOOLS.has(spec.kind);
+}
