@@ -26,18 +26,20 @@ export function BandChart({ point, name }: { point: BandShape; name: string }) {
         width={x(point.high) - x(point.low)}
         height={BASE - 16}
         fill="var(--band)"
+        stroke="var(--line)"
+        strokeWidth="0.8"
       />
       <path d={shape} fill="var(--petrol)" fillOpacity="0.28" stroke="var(--petrol)" strokeWidth="1.1" />
       <line x1={LEFT} x2={RIGHT} y1={BASE} y2={BASE} stroke="var(--ink)" strokeWidth="1" />
       {ticks.map((tick) => (
         <g key={tick} transform={`translate(${x(tick)} ${BASE})`}>
           <line y2="4" stroke="var(--ink)" />
-          <text y="16" textAnchor="middle" fontSize="11" fill="var(--soft)">
+          <text y="16" textAnchor="middle" fontSize="12" fill="var(--soft)">
             {formatPlain(tick, scale, 3)}
           </text>
         </g>
       ))}
-      <text x={RIGHT + 8} y={BASE + 4} fontSize="11" fill="var(--soft)">
+      <text x={RIGHT + 8} y={BASE + 4} fontSize="12" fill="var(--soft)">
         {unit}
       </text>
       <Edge x={x(point.low)} anchor="end" text={formatPlain(point.low, scale)} />
@@ -50,14 +52,7 @@ export function BandChart({ point, name }: { point: BandShape; name: string }) {
         stroke="var(--copper)"
         strokeWidth="2"
       />
-      <text
-        x={x(point.typical)}
-        y="10"
-        textAnchor="middle"
-        fontSize="11.5"
-        fontWeight="700"
-        fill="var(--ink)"
-      >
+      <text x={x(point.typical)} y="10" textAnchor="middle" fontSize="12" fontWeight="700" fill="var(--ink)">
         {formatPlain(point.typical, scale)}
       </text>
       {[point.worstLow, point.worstHigh].map((corner) => (
@@ -69,7 +64,7 @@ export function BandChart({ point, name }: { point: BandShape; name: string }) {
 
 function Edge({ x, anchor, text }: { x: number; anchor: 'start' | 'end'; text: string }) {
   return (
-    <text x={x + (anchor === 'end' ? -4 : 4)} y="26" textAnchor={anchor} fontSize="11.5" fill="var(--ink)">
+    <text x={x + (anchor === 'end' ? -4 : 4)} y="26" textAnchor={anchor} fontSize="12" fill="var(--ink)">
       {text}
     </text>
   );

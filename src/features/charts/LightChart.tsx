@@ -51,7 +51,7 @@ export function LightChart({ light, curve }: Props) {
       {typical !== undefined && (
         <g stroke="var(--copper)">
           <line x1={across(typical)} x2={across(typical)} y1={TOP} y2={BASE} strokeWidth="1.5" />
-          <text x={across(typical) + 5} y={TOP + 10} fontSize="11.5" fill="var(--ink)" stroke="none">
+          <text x={across(typical) + 5} y={TOP + 10} fontSize="12" fill="var(--ink)" stroke="none">
             {formatQuantity(typical, 'lx', 2)}
           </text>
         </g>
@@ -60,7 +60,7 @@ export function LightChart({ light, curve }: Props) {
       {[0.1, 1, 10, 100, 1000, 10_000].map((tick) => (
         <g key={tick} transform={`translate(${across(tick)} ${BASE})`}>
           <line y2="4" stroke="var(--ink)" />
-          <text y="16" textAnchor="middle" fontSize="11" fill="var(--soft)">
+          <text y="16" textAnchor="middle" fontSize="12" fill="var(--soft)">
             {formatQuantity(tick, 'lx', 1)}
           </text>
         </g>
@@ -71,7 +71,7 @@ export function LightChart({ light, curve }: Props) {
             d="M0 0 l-4 7 h8 Z"
             fill={scene === light.lit || scene === light.dark ? 'var(--copper)' : 'var(--soft)'}
           />
-          <text y={i % 2 ? 34 : 20} textAnchor={i === 5 ? 'end' : 'middle'} fontSize="11" fill="var(--ink)">
+          <text y={i % 2 ? 34 : 20} textAnchor={i === 5 ? 'end' : 'middle'} fontSize="12" fill="var(--ink)">
             {SCENE_WORDS[scene]}
           </text>
         </g>

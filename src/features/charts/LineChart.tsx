@@ -52,23 +52,23 @@ export function LineChart({ label, x, xUnit, yUnit, lines }: Props) {
       {up.ticks(4).map((tick) => (
         <g key={tick} transform={`translate(0 ${up(tick)})`}>
           <line x1={LEFT} x2={RIGHT} stroke="var(--rule)" strokeWidth={tick === 0 ? 1.4 : 0.7} />
-          <text x={LEFT - 6} y="4" textAnchor="end" fontSize="11" fill="var(--soft)">
+          <text x={LEFT - 6} y="4" textAnchor="end" fontSize="12" fill="var(--soft)">
             {tickText(tick, yUnit[1])}
           </text>
         </g>
       ))}
-      <text x={LEFT - 6} y={TOP - 12} textAnchor="end" fontSize="11" fill="var(--soft)">
+      <text x={LEFT - 6} y={TOP - 12} textAnchor="end" fontSize="12" fill="var(--soft)">
         {yUnit[0]}
       </text>
       {across.ticks(7).map((tick) => (
         <g key={tick} transform={`translate(${across(tick)} ${BASE})`}>
           <line y2="4" stroke="var(--ink)" />
-          <text y="16" textAnchor="middle" fontSize="11" fill="var(--soft)">
+          <text y="16" textAnchor="middle" fontSize="12" fill="var(--soft)">
             {tickText(tick, xUnit[1])}
           </text>
         </g>
       ))}
-      <text x={RIGHT + 22} y={BASE + 16} fontSize="11" fill="var(--soft)">
+      <text x={RIGHT + 22} y={BASE + 16} fontSize="12" fill="var(--soft)">
         {xUnit[0]}
       </text>
       <line x1={LEFT} x2={RIGHT} y1={BASE} y2={BASE} stroke="var(--ink)" />
@@ -83,7 +83,7 @@ export function LineChart({ label, x, xUnit, yUnit, lines }: Props) {
               strokeWidth="1.6"
               strokeDasharray={dash}
             />
-            <text x={RIGHT + 8} y={names[i]! + 4} fontSize="11.5" fontWeight="700" fill={stroke}>
+            <text x={RIGHT + 8} y={names[i]! + 4} fontSize="12" fontWeight="700" fill={stroke}>
               {name}
             </text>
           </g>

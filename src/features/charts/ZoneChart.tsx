@@ -69,7 +69,7 @@ export function ZoneChart({ curve, planned }: { curve: WhatIf; planned: number }
             x={across(tick)}
             y={BASE + 17}
             textAnchor="middle"
-            fontSize="11"
+            fontSize="12"
             fill="var(--soft)"
           >
             {formatOhms(tick)}

@@ -57,6 +57,8 @@ export function CheckGrid(props: CheckGridProps) {
   const [again, setAgain] = useState<'retest' | 'correction'>('retest');
   const [column, setColumn] = useState(points.findIndex(({ point }) => point.kind === 'resistor'));
   const [hint, setHint] = useState('');
+  /** The cell at which the probes are, of a grid with a meter. */
+  const [probed, setProbed] = useState<{ readonly student: Bench; readonly point: string }>();
   const [helper, setHelper] = useHelperName();
   const narrow = useNarrow();
   const [wholeGrid, setWholeGrid] = useState(false);
@@ -236,6 +238,7 @@ export function CheckGrid(props: CheckGridProps) {
               onColumn={(point) => {
                 if (points.some((p) => p.id === point)) setColumn(points.findIndex((p) => p.id === point));
                 meter?.at(student, point);
+                if (points.some((p) => p.id === point)) setProbed({ student, point });
               }}
               {...(meter ? { onMeter: (point: string) => void readInto(student, point) } : {})}
             />
@@ -243,6 +246,15 @@ export function CheckGrid(props: CheckGridProps) {
         </GridTable>
       )}
       <div className="grid-foot">
+        {meter && probed && (
+          <button
+            type="button"
+            className="btn btn-quiet btn-sm"
+            onClick={() => void readInto(probed.student, probed.point)}
+          >
+            Read the meter: bench {probed.student.bench}, {nameOf(probed.point)} <kbd>r</kbd>
+          </button>
+        )}
         <p id={COLUMN_END} className="grid-hint" role="status" tabIndex={-1}>
           {hint ||
             (single

@@ -47,6 +47,12 @@ function WorthMeasuring({ expectation }: Pick<Props, 'expectation'>) {
     const point = expectation.expected.points.find((one) => one.id === id);
     return id === GLANCE || !point ? 'a look at the lamps' : pointName(point.point);
   };
+  // As they are proposed, then the others.
+  const place = (id: string) => {
+    const at = proposal.points.findIndex(({ point }) => point === id);
+    return at < 0 ? proposal.points.length : at;
+  };
+  const inOrder = [...points].sort((a, b) => place(a.point) - place(b.point));
   const last = proposal.points[proposal.points.length - 1];
   if (!last) return null;
   return (
@@ -71,7 +77,7 @@ function WorthMeasuring({ expectation }: Pick<Props, 'expectation'>) {
             </tr>
           </thead>
           <tbody>
-            {points.map(({ point, guard, failRight, passWrong }) => {
+            {inOrder.map(({ point, guard, failRight, passWrong }) => {
               const unit = expectation.expected.points.find(({ id }) => id === point)!.unit;
               const chosen = proposal.points.find((one) => one.point === point);
               return (

@@ -28,7 +28,15 @@ export function MiniBand({
   return (
     <svg viewBox="0 0 68 12" width="68" height="12" aria-hidden="true" className="mini-band">
       <line x1="2" x2="66" y1="6" y2="6" stroke="var(--rule)" strokeWidth="1.5" />
-      <rect x={x(low)} y="3" width={x(high) - x(low)} height="6" fill="var(--band)" />
+      <rect
+        x={x(low)}
+        y="3"
+        width={x(high) - x(low)}
+        height="6"
+        fill="var(--band)"
+        stroke="var(--line)"
+        strokeWidth="0.8"
+      />
       {beyond === 'low' && <path d="M7 1 L1 6 L7 11 Z" fill={COLOUR[verdict]} />}
       {beyond === 'high' && <path d="M61 1 L67 6 L61 11 Z" fill={COLOUR[verdict]} />}
       {!beyond && <rect x={x(value) - 1.2} y="0.5" width="2.4" height="11" fill={COLOUR[verdict]} />}

@@ -36,10 +36,10 @@ export function StripChart({ point, readings }: Props) {
   return (
     <div className="strip">
       <svg viewBox={`0 0 ${WIDTH} 52`} role="img" aria-label={`${measured} benches, ${right} of them right`}>
-        <rect x={x(low)} y="8" width={x(high) - x(low)} height="22" fill="var(--band)" />
+        <rect x={x(low)} y="8" width={x(high) - x(low)} height="22" fill="var(--band)" stroke="var(--line)" />
         <line x1="16" x2={WIDTH - 22} y1="30" y2="30" stroke="var(--ink)" />
         {x.ticks(5).map((tick) => (
-          <text key={tick} x={x(tick)} y="45" fontSize="11" textAnchor="middle" fill="var(--soft)">
+          <text key={tick} x={x(tick)} y="45" fontSize="12" textAnchor="middle" fill="var(--soft)">
             {formatPlain(tick, scale, 3)}
           </text>
         ))}

@@ -181,10 +181,12 @@ function Spans({
         y="0"
         height={height}
         fill="var(--band)"
+        stroke="var(--line)"
+        strokeWidth="0.8"
       />
       {shown.map(({ k, from, to }, row) => (
         <g key={k}>
-          <text x="0" y={LINE * (row + 1) + 2} fontSize="10" fill="var(--soft)">
+          <text x="0" y={LINE * (row + 1) + 2} fontSize="12" fill="var(--soft)">
             {letter(k)}
           </text>
           <line

@@ -71,11 +71,11 @@ export function SweepChart({ swept, at, onAt }: Props) {
         />
         <path d={trace(bench) ?? ''} fill="none" stroke="var(--ink)" strokeWidth="1.6" />
         {y.ticks(3).map((tick) => (
-          <text key={tick} x={LEFT - 5} y={y(tick) + 4} fontSize="11" textAnchor="end" fill="var(--soft)">
+          <text key={tick} x={LEFT - 5} y={y(tick) + 4} fontSize="12" textAnchor="end" fill="var(--soft)">
             {formatPlain(tick, 1e-3)}
           </text>
         ))}
-        <text x="0" y={top + 6} fontSize="11" fill="var(--soft)">
+        <text x="0" y={top + 6} fontSize="12" fill="var(--soft)">
           mA
         </text>
         <line x1={LEFT} x2={WIDTH - RIGHT} y1={top + TRACE} y2={top + TRACE} stroke="var(--ink)" />
@@ -84,7 +84,7 @@ export function SweepChart({ swept, at, onAt }: Props) {
             key={tick}
             x={x(tick)}
             y={top + TRACE + 15}
-            fontSize="11"
+            fontSize="12"
             textAnchor="middle"
             fill="var(--soft)"
           >

@@ -70,6 +70,13 @@ describe('practising', () => {
     await waitFor(() => expect(cell(1, 'across R1').value).toBe('2.91'));
   });
 
+  it('reads it by a button too, into the cell that one was at', async () => {
+    const { user } = open();
+    await user.click(cell(1, 'across R1'));
+    await user.click(screen.getByRole('button', { name: /^Read the meter: bench 1, across R1/u }));
+    await waitFor(() => expect(cell(1, 'across R1').value).toBe('2.91'));
+  });
+
   it('says why the meter shows nothing, and leaves the cell free', async () => {
     read.mockResolvedValue({
       ok: false,

@@ -66,7 +66,7 @@ export function DayChart(props: Props) {
       aria-valuenow={at}
       aria-valuetext={said}
       {...byHand}
-      fontSize="11.5"
+      fontSize="12"
     >
       <clipPath id={`${id}-shown`}>
         <rect x={LEFT} y="0" width={RIGHT - LEFT} height={foot + 4} />
@@ -76,7 +76,7 @@ export function DayChart(props: Props) {
           <text x="2" y={row.height / 2 - 2} fill="var(--ink)">
             {row.name}
           </text>
-          <text className="day-about" x="2" y={row.height / 2 + 12} fill="var(--soft)" fontSize="10.5">
+          <text className="day-about" x="2" y={row.height / 2 + 12} fill="var(--soft)" fontSize="12">
             {row.about}
           </text>
           <g clipPath={`url(#${id}-shown)`}>
@@ -115,7 +115,7 @@ function Turns({ row, top }: { row: Extract<Row, { form: 'volts' }>; top: number
       x={RIGHT + 5}
       y={top + y(volts) + 4}
       fill="var(--soft)"
-      fontSize="10.5"
+      fontSize="12"
     >
       {`${name}, ${formatQuantity(volts, 'V', 2)}`}
     </text>

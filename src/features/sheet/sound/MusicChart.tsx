@@ -61,7 +61,7 @@ export function MusicChart({ rows, loud, frame, followed, at, said, svgRef, onAt
       aria-valuenow={at}
       aria-valuetext={said}
       {...ruler}
-      fontSize="11.5"
+      fontSize="12"
     >
       <g transform={`translate(0 ${top(0)})`}>
         <text x="2" y={ROW / 2} fill="var(--ink)">

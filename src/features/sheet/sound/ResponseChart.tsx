@@ -59,7 +59,7 @@ export function ResponseChart({ response: { hertz, lamps }, sound, fillOf }: Pro
             x={across(tone)}
             y={up(peakOf(lamps[own[0]!])) - 7}
             textAnchor="middle"
-            fontSize="11.5"
+            fontSize="12"
             fill="var(--ink)"
           >
             {BAND_WORDS[band]}, {own.join(' and ')}
@@ -69,7 +69,7 @@ export function ResponseChart({ response: { hertz, lamps }, sound, fillOf }: Pro
             transform={`translate(${across(tone)} ${BASE + 20})`}
             fill="var(--copper)"
           />
-          <text x={across(tone)} y={BASE + 38} textAnchor="middle" fontSize="11" fill="var(--ink)">
+          <text x={across(tone)} y={BASE + 38} textAnchor="middle" fontSize="12" fill="var(--ink)">
             {formatQuantity(tone, 'Hz', 2)}
           </text>
         </g>
@@ -78,7 +78,7 @@ export function ResponseChart({ response: { hertz, lamps }, sound, fillOf }: Pro
       {[20, 50, 100, 200, 500, 1000, 2000, 5000, 10_000].map((tick) => (
         <g key={tick} transform={`translate(${across(tick)} ${BASE})`}>
           <line y2="4" stroke="var(--ink)" />
-          <text y="15" textAnchor="middle" fontSize="11" fill="var(--soft)">
+          <text y="15" textAnchor="middle" fontSize="12" fill="var(--soft)">
             {formatQuantity(tick, 'Hz', 1)}
           </text>
         </g>
