@@ -203,77 +203,79 @@ export function CheckGrid(props: CheckGridProps) {
         students={built}
         judged={built.map(({ id }) => judged.get(id) ?? NOT_YET)}
       />
-      {!single && (
-        <GridTable points={points} lamps={lamps}>
-          {students.map((student, i) => (
-            <BenchRow
-              key={student.id}
-              {...common}
-              row={i}
-              student={student}
-              presence={presence(student)}
-              others={isAlone(student) ? othersOf(student) : []}
-              onAttend={keeping.attend}
-              points={judgedBy(student.id).expected.points}
-              judgedPoints={judgedBy(student.id).dictionary.points}
-              mistakes={mistakes.get(judgedBy(student.id)) ?? []}
-              beside={
-                props.photographed && {
-                  href: `/check/${sessionId}/beside/${student.id}`,
-                  taken: props.photographed.includes(student.id),
+      <div>
+        {!single && (
+          <GridTable points={points} lamps={lamps}>
+            {students.map((student, i) => (
+              <BenchRow
+                key={student.id}
+                {...common}
+                row={i}
+                student={student}
+                presence={presence(student)}
+                others={isAlone(student) ? othersOf(student) : []}
+                onAttend={keeping.attend}
+                points={judgedBy(student.id).expected.points}
+                judgedPoints={judgedBy(student.id).dictionary.points}
+                mistakes={mistakes.get(judgedBy(student.id)) ?? []}
+                beside={
+                  props.photographed && {
+                    href: `/check/${sessionId}/beside/${student.id}`,
+                    taken: props.photographed.includes(student.id),
+                  }
                 }
-              }
-              different={props.contexts?.words(student.id)}
-              {...(props.contexts?.onOpen ? { onDifferent: () => props.contexts?.onOpen?.(student) } : {})}
-              readings={all.filter((r) => r.studentId === student.id)}
-              mended={mended(student.id)}
-              found={keeping.found.filter((f) => f.studentId === student.id)}
-              onFound={(bench, cause, words) => keeping.note(bench.id, cause, helper, words)}
-              onNotFound={keeping.takeBack}
-              judged={judged.get(student.id)}
-              onEmpty={({ bench }) =>
-                setHint(`Bench ${bench}: nothing is typed. Arrow down leaves it empty, a marks it absent.`)
-              }
-              onRevert={(point) => entry.settle(student.id, point)}
-              onColumn={(point) => {
-                if (points.some((p) => p.id === point)) setColumn(points.findIndex((p) => p.id === point));
-                meter?.at(student, point);
-                if (points.some((p) => p.id === point)) setProbed({ student, point });
-              }}
-              {...(meter ? { onMeter: (point: string) => void readInto(student, point) } : {})}
-            />
-          ))}
-        </GridTable>
-      )}
-      <div className="grid-foot">
-        {meter && probed && (
-          <button
-            type="button"
-            className="btn btn-quiet btn-sm"
-            onClick={() => void readInto(probed.student, probed.point)}
-          >
-            Read the meter: bench {probed.student.bench}, {nameOf(probed.point)} <kbd>r</kbd>
-          </button>
+                different={props.contexts?.words(student.id)}
+                {...(props.contexts?.onOpen ? { onDifferent: () => props.contexts?.onOpen?.(student) } : {})}
+                readings={all.filter((r) => r.studentId === student.id)}
+                mended={mended(student.id)}
+                found={keeping.found.filter((f) => f.studentId === student.id)}
+                onFound={(bench, cause, words) => keeping.note(bench.id, cause, helper, words)}
+                onNotFound={keeping.takeBack}
+                judged={judged.get(student.id)}
+                onEmpty={({ bench }) =>
+                  setHint(`Bench ${bench}: nothing is typed. Arrow down leaves it empty, a marks it absent.`)
+                }
+                onRevert={(point) => entry.settle(student.id, point)}
+                onColumn={(point) => {
+                  if (points.some((p) => p.id === point)) setColumn(points.findIndex((p) => p.id === point));
+                  meter?.at(student, point);
+                  if (points.some((p) => p.id === point)) setProbed({ student, point });
+                }}
+                {...(meter ? { onMeter: (point: string) => void readInto(student, point) } : {})}
+              />
+            ))}
+          </GridTable>
         )}
-        <p id={COLUMN_END} className="grid-hint" role="status" tabIndex={-1}>
-          {hint ||
-            (single
-              ? ''
-              : 'Enter goes to the next bench. Arrow down leaves one empty, a marks it absent, Delete takes a figure back.')}
-          {entry.lastTaken && (
-            <>
-              {' '}
-              <button type="button" className="btn btn-quiet btn-sm" onClick={entry.putBack}>
-                Put it back
-              </button>
-            </>
+        <div className="grid-foot">
+          {meter && probed && (
+            <button
+              type="button"
+              className="btn btn-quiet btn-sm"
+              onClick={() => void readInto(probed.student, probed.point)}
+            >
+              Read the meter: bench {probed.student.bench}, {nameOf(probed.point)} <kbd>r</kbd>
+            </button>
           )}
-        </p>
-        <RefusedTray
-          cells={refusedCells}
-          onTake={(cell, typed, sure) => entry.take(cell.student, cell.point, typed, { sure })}
-          onLeave={(cell) => entry.settle(cell.student.id, cell.point)}
-        />
+          <p id={COLUMN_END} className="grid-hint" role="status" tabIndex={-1}>
+            {hint ||
+              (single
+                ? ''
+                : 'Enter goes to the next bench. Arrow down leaves one empty, a marks it absent, Delete takes a figure back.')}
+            {entry.lastTaken && (
+              <>
+                {' '}
+                <button type="button" className="btn btn-quiet btn-sm" onClick={entry.putBack}>
+                  Put it back
+                </button>
+              </>
+            )}
+          </p>
+          <RefusedTray
+            cells={refusedCells}
+            onTake={(cell, typed, sure) => entry.take(cell.student, cell.point, typed, { sure })}
+            onLeave={(cell) => entry.settle(cell.student.id, cell.point)}
+          />
+        </div>
       </div>
     </>
   );
