@@ -1,12 +1,12 @@
 /** @jest-environment jsdom */
 import { waitFor } from '@testing-library/react';
 import { visited } from '../../../tests/support/navigation';
-import { row, said, screen, show, within } from '../../../tests/support/screen';
-import { expectationWith } from '../../../tests/support/sheets';
+import { expectation, openSession } from '../../../tests/support/checkSession';
+import { row, said, screen, within } from '../../../tests/support/screen';
 import type { NewReading } from '@/server/repositories/readings';
 import { outbox } from './outbox';
 import { keepReading } from './actions';
-import { CheckSession, type CheckSessionProps } from './CheckSession';
+import type { CheckSessionProps } from './CheckSession';
 
 jest.mock('@/workers/client', () => jest.requireActual('../../../tests/support/inProcess'));
 jest.mock('next/navigation', () => jest.requireActual('../../../tests/support/navigation'));
@@ -26,29 +26,8 @@ jest.mock('./actions', () => ({
 jest.mock('@/features/asking/actions', () => ({ stopWork: jest.fn() }));
 
 const keep = jest.mocked(keepReading);
-const expectation = expectationWith();
 const NAMES = ['Wren', 'Fenn', 'Pim'];
-const students = NAMES.map((nickname, i) => ({ id: 10 + i, bench: i + 1, nickname }));
-
-function open(more: Partial<CheckSessionProps> = {}) {
-  return show(
-    <CheckSession
-      sessionId={4}
-      expectation={expectation}
-      students={students}
-      readings={[]}
-      attendance={[]}
-      roster="10.1 11.1 12.1 / "
-      judged={students.map(() => ({ state: 'none', verdicts: {} }))}
-      predicted="predicted"
-      outdated={false}
-      judgedBy="3 10:1"
-      renewed={false}
-      found={[]}
-      {...more}
-    />,
-  );
-}
+const open = (more: Partial<CheckSessionProps> = {}) => openSession(NAMES, more);
 
 const cell = (bench: number, point: string) =>
   screen.getByLabelText(new RegExp(`^Bench ${bench} ${NAMES[bench - 1]}, ${point}`, 'u'), {

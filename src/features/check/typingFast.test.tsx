@@ -1,10 +1,10 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, waitFor } from '@testing-library/react';
-import { row, said, screen, show } from '../../../tests/support/screen';
-import { expectationWith } from '../../../tests/support/sheets';
+import { openSession } from '../../../tests/support/checkSession';
+import { row, said, screen } from '../../../tests/support/screen';
 import type { Reading } from '@/server/repositories/readings';
 import { faultFound, keepReading, noteWhoIsThere } from './actions';
-import { CheckSession, type CheckSessionProps } from './CheckSession';
+import type { CheckSessionProps } from './CheckSession';
 
 jest.mock('@/workers/client', () => jest.requireActual('../../../tests/support/inProcess'));
 jest.mock('next/navigation', () => jest.requireActual('../../../tests/support/navigation'));
@@ -12,29 +12,8 @@ jest.mock('./actions', () => ({ faultFound: jest.fn(), keepReading: jest.fn(), n
 
 const keep = jest.mocked(keepReading);
 const attend = jest.mocked(noteWhoIsThere);
-const expectation = expectationWith();
 const NAMES = ['Wren', 'Fenn', 'Pim', 'Oda', 'Tove', 'Ruk'];
-const students = NAMES.map((nickname, i) => ({ id: 10 + i, bench: i + 1, nickname }));
-
-function open(more: Partial<CheckSessionProps> = {}) {
-  return show(
-    <CheckSession
-      sessionId={4}
-      expectation={expectation}
-      students={students}
-      readings={[]}
-      attendance={[]}
-      roster=""
-      judged={students.map(() => ({ state: 'none', verdicts: {} }))}
-      predicted="predicted"
-      outdated={false}
-      judgedBy="3"
-      renewed={false}
-      found={[]}
-      {...more}
-    />,
-  );
-}
+const open = (more: Partial<CheckSessionProps> = {}) => openSession(NAMES, more);
 
 const cell = (bench: number) =>
   screen.getByLabelText<HTMLInputElement>(new RegExp(`^Bench ${bench} ${NAMES[bench - 1]}, across R1`, 'u'), {
