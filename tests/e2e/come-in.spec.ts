@@ -112,6 +112,10 @@ test('a helper comes to one session by its code, and nowhere else, until it ends
   expect((await helper.request.get('/logbook/export.csv')).status()).toBe(403);
 
   await page.getByRole('button', { name: 'End it now' }).click();
+  // It says first whom it touches.
+  const asked = page.getByRole('group', { name: 'End it now' });
+  await expect(asked).toContainText('Whoever came by it is out at once.');
+  await asked.getByRole('button', { name: 'End it now' }).click();
   await expect(page.locator('.join-code')).toHaveCount(0);
   await helper.goto(check);
   await expect(helper.getByRole('heading', { name: 'Sign in' })).toBeVisible();
