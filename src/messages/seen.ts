@@ -147,13 +147,33 @@ function shortWords(word: SeenLook['word']): string {
 }
 
 /** What is noted once a bench at which something was hot is off and cold. */
-export const WAS_HOT = 'was hot';
+const WAS_HOT = 'was hot';
 
-/** Whether the last look at a bench says that something is hot, smokes or smells: power goes off before anything else. */
-export function isAlarm(typed: string | undefined): boolean {
-  return (
-    typed !== undefined && typed.split(/[,;]/u).some((entry) => wordOf(entry.trim().toLowerCase()) === 'hot')
-  );
+/**
+ * Whether something at a bench is hot, smokes or smells: from the look that says so until one that says it is cold,
+ * whatever is said of the lamps in between.
+ *
+ * @param looks at one bench as they were typed, oldest first, without those that were taken back
+ */
+export function isAlarm(looks: readonly string[]): boolean {
+  const spoken = looks.flatMap(entriesOf).map((entry) => wordOf(entry.toLowerCase()));
+  return spoken.filter((word) => word === 'hot' || word === 'was-hot').at(-1) === 'hot';
+}
+
+/** The last look again, with what was hot said to be cold. */
+export function cooledLook(looks: readonly string[]): string {
+  const others = entriesOf(looks.at(-1) ?? '').filter((entry) => {
+    const word = wordOf(entry.toLowerCase());
+    return word !== 'hot' && word !== 'was-hot' && word !== 'as-planned';
+  });
+  return [WAS_HOT, ...others].join(', ');
+}
+
+function entriesOf(typed: string): string[] {
+  return typed
+    .split(/[,;]/u)
+    .map((entry) => entry.trim())
+    .filter((entry) => entry !== '');
 }
 
 /** How lamps look, as a phrase: `D1 dark, D2 and D3 lit`. */

@@ -50,7 +50,11 @@ export async function benchAdvice(sessionId: number, studentId: number): Promise
     .map(({ point }) => [point, 'again'] as const);
   const { state, next, diagnosis } = judged;
   const hint = state === 'off' && diagnosis && isTold(hints, own) ? lookWords(diagnosis) : '';
-  const alarm = isAlarm(own.filter(({ point }) => point === GLANCE).at(-1)?.typed);
+  const alarm = isAlarm(
+    standingReadings(ever)
+      .filter(({ point }) => point === GLANCE)
+      .map(({ typed }) => typed),
+  );
   const more = next && !alarm && nextWords({ next }, points);
   return {
     points: Object.fromEntries([...past, ...advices]),

@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { GLANCE } from '@/core';
-import { isAlarm, WAS_HOT } from '@/messages/seen';
+import { cooledLook, isAlarm } from '@/messages/seen';
 import { StepBoard } from '@/features/sheet/steps/StepBoard';
 import { useKept } from '@/features/hooks/useKept';
 import type { BenchAdvice } from '@/server/advice';
@@ -42,11 +42,11 @@ export function BenchWork({ own }: { own: OwnBench }) {
   const guessed = readings.at(GUESS).length > 0 || skipped !== '';
   /** The first step with power: a prediction comes before it. */
   const firstPower = steps.findIndex(({ stop }) => stop !== undefined);
-  const look = readings.at(GLANCE).at(-1);
-  if (isAlarm(look))
+  const looks = readings.at(GLANCE);
+  if (isHot(looks, advice))
     return (
       <div className="bench-work">
-        <PowerOff onCold={() => void readings.enter(GLANCE, WAS_HOT)} />
+        <PowerOff onCold={() => void readings.enter(GLANCE, cooledLook(looks))} />
       </div>
     );
   return (
@@ -104,6 +104,11 @@ export function BenchWork({ own }: { own: OwnBench }) {
       </footer>
     </div>
   );
+}
+
+/** Said here, or by somebody at the grid. */
+function isHot(looks: readonly string[], advice: BenchAdvice | undefined): boolean {
+  return isAlarm(looks) || advice?.alarm === true;
 }
 
 function Progress({ at, of }: { at: number; of: number }) {

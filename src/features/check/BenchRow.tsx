@@ -70,7 +70,7 @@ export function BenchRow(props: Props) {
   /** What is said of the bench now is not what was found already. */
   const isAnew =
     found.length === 0 || readings.some(({ point, id }) => point !== predicted && (id > lastFound || id < 0));
-  const alarm = isAlarm(glance?.typed);
+  const alarm = isAlarm(standingAt(readings, GLANCE).map(({ typed }) => typed));
   const cell = (point: string, column: number, band: Expected | undefined) => {
     const standing = standingAt(readings, point);
     const newest = standing[standing.length - 1];

@@ -3,13 +3,13 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { GLANCE, lampsIn, mistakesIn, partsIn, type JudgedBench, type SessionExpectation } from '@/core';
 import { pointName } from '@/messages/points';
-import { benchRead, isAlarm, WAS_HOT } from '@/messages/seen';
+import { benchRead, cooledLook, isAlarm } from '@/messages/seen';
 import { Note } from '@/ui/Note';
 import { Alarms } from './Alarms';
 import type { Bench } from './bench';
 import { BenchRow } from './BenchRow';
 import { ClassFindings } from './ClassFindings';
-import { countingOf } from './counting';
+import { countingOf, standingAt } from './counting';
 import { COLUMN_END } from './focusCell';
 import { FromTable } from './FromTable';
 import { GridHead } from './GridHead';
@@ -105,11 +105,12 @@ export function CheckGrid(props: CheckGridProps) {
     if (!says.ok) keeping.refuse(`${student.id} ${point}`, { typed: '', message: says.message });
     else entry.take(student, point, says.value.typed, { meter: says.value.meter, sure: true });
   };
-  const glanceOf = (id: number) =>
-    countingAt(id)
-      .filter((r) => r.point === GLANCE)
-      .at(-1)?.typed;
-  const alarms = built.filter(({ id }) => isAlarm(glanceOf(id)));
+  const looksAt = (id: number) =>
+    standingAt(
+      all.filter((r) => r.studentId === id),
+      GLANCE,
+    ).map(({ typed }) => typed);
+  const alarms = built.filter(({ id }) => isAlarm(looksAt(id)));
   const isAlone = ({ id }: Bench) => keeping.attendance.every((one) => one.withStudent !== id);
   const othersOf = (student: Bench) => built.filter(({ id }) => id !== student.id);
   const refusedCells = students.flatMap((student) =>
@@ -136,7 +137,10 @@ export function CheckGrid(props: CheckGridProps) {
   const single = narrow && !wholeGrid;
   return (
     <>
-      <Alarms benches={alarms} onCold={(student) => entry.take(student, GLANCE, WAS_HOT)} />
+      <Alarms
+        benches={alarms}
+        onCold={(student) => entry.take(student, GLANCE, cooledLook(looksAt(student.id)))}
+      />
       {narrow && (
         <p>
           <button type="button" className="btn btn-quiet" onClick={() => setWholeGrid(!wholeGrid)}>
@@ -152,7 +156,7 @@ export function CheckGrid(props: CheckGridProps) {
           onAttend={keeping.attend}
           judged={judged}
           judgedBy={judgedBy}
-          readings={all}
+          alarmed={(id) => alarms.some((one) => one.id === id)}
           counting={countingAt}
         />
       )}

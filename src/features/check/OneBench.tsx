@@ -4,7 +4,6 @@ import Form from 'react-bootstrap/Form';
 import { columnUnit, formatPlain, GLANCE, type JudgedBench, type SessionExpectation } from '@/core';
 import { probeWords } from '@/messages/points';
 import { capital } from '@/messages/grammar';
-import { isAlarm } from '@/messages/seen';
 import type { Reading } from '@/server/repositories/readings';
 import { StatusMark } from '@/ui/StatusMark';
 import { Lamps } from '@/features/bench/Lamps';
@@ -15,12 +14,21 @@ import type { Keeping } from './keeping';
 import { isBuilt, presenceWords, type Presence } from './presence';
 import { isSoFar, stateWords } from './stateWords';
 
+/** A figure that is being typed at a bench, and the checkpoint that it is for; it stays while one looks at another bench. */
+interface Draft {
+  readonly chosen: string | undefined;
+  readonly typed: string;
+}
+
+const NOTHING_TYPED: Draft = { chosen: undefined, typed: '' };
+
 interface Props {
   readonly students: readonly Bench[];
   readonly lamps: readonly string[];
   readonly predicted: string;
   readonly judged: ReadonlyMap<number, JudgedBench>;
-  readonly readings: readonly Reading[];
+  /** Something is hot there. */
+  alarmed(studentId: number): boolean;
   readonly refused: Readonly<Record<string, Refused>>;
   readonly onAttend: Keeping['attend'];
   presence(student: Bench): Presence;
@@ -35,10 +43,17 @@ interface Props {
 /** One bench on a phone: what to measure next, keys of its own, and the ways to the neighbours. */
 export function OneBench(props: Props) {
   const { students, judgedBy, onAttend } = props;
-  const [at, setAt] = useState(0);
-  const student = students[Math.min(at, students.length - 1)]!;
+  const [shown, setShown] = useState(students[0]!.id);
+  const [drafts, setDrafts] = useState<Readonly<Record<number, Draft>>>({});
+  // By who it is: somebody who comes late moves nobody else.
+  const at = Math.max(
+    0,
+    students.findIndex(({ id }) => id === shown),
+  );
+  const student = students[at]!;
   const presence = props.presence(student);
   const judged = props.judged.get(student.id);
+  const alarm = props.alarmed(student.id);
   const neighbour = (step: number) => students[at + step];
   const note = (state: 'here' | 'absent') => onAttend({ studentId: student.id, state, withStudent: null });
   const glance = props
@@ -64,7 +79,8 @@ export function OneBench(props: Props) {
       </div>
       {isBuilt(presence) && (
         <>
-          {judged && !isAlarm(glance) && (
+          {alarm && <p className="strong">Power off. Nothing is measured until it is cold.</p>}
+          {judged && !alarm && (
             <div className="cause-words" role="status">
               <CauseWords
                 judged={judged}
@@ -74,7 +90,16 @@ export function OneBench(props: Props) {
               />
             </div>
           )}
-          <Figures key={student.id} {...props} student={student} bench={judged} glance={glance} />
+          {!alarm && (
+            <Figures
+              key={student.id}
+              {...props}
+              student={student}
+              bench={judged}
+              draft={drafts[student.id] ?? NOTHING_TYPED}
+              onDraft={(draft) => setDrafts({ ...drafts, [student.id]: draft })}
+            />
+          )}
         </>
       )}
       <div className="one-bench-ways">
@@ -86,7 +111,7 @@ export function OneBench(props: Props) {
               variant="quiet"
               disabled={!next}
               aria-label={step < 0 ? 'The bench before' : 'The next bench'}
-              onClick={() => setAt(at + step)}
+              onClick={() => next && setShown(next.id)}
             >
               {next && (step < 0 ? `◂ ${next.bench} ${next.nickname}` : `${next.bench} ${next.nickname} ▸`)}
             </Button>
@@ -103,15 +128,16 @@ export function OneBench(props: Props) {
 interface FiguresProps extends Props {
   readonly student: Bench;
   readonly bench: JudgedBench | undefined;
-  readonly glance: string | undefined;
+  readonly draft: Draft;
+  onDraft(draft: Draft): void;
 }
 
 /** Where the probes go, and the keys. The checkpoint stays the same from the first key of a figure to its end. */
 function Figures(props: FiguresProps) {
   const { student, bench, lamps, nameOf, refused } = props;
   const { expected, dictionary } = props.judgedBy(student.id);
-  const [chosen, setChosen] = useState<string>();
-  const [typed, setTyped] = useState('');
+  const { chosen, typed } = props.draft;
+  const write = (next: Draft) => props.onDraft(next);
   const has = (point: string) => props.counting(student.id).some((reading) => reading.point === point);
   const proposed = bench?.next && !has(bench.next.point) ? bench.next.point : undefined;
   const points = [...(lamps.length > 0 ? [GLANCE] : []), ...expected.points.map(({ id }) => id)];
@@ -124,14 +150,12 @@ function Figures(props: FiguresProps) {
     .at(-1)?.typed;
   const problem = refused[`${student.id} ${point}`];
   const press = (key: string) => {
-    setChosen(point);
-    setTyped(withKey(typed, key));
+    write({ chosen: point, typed: withKey(typed, key) });
   };
   const enter = () => {
     if (typed === '') return;
     props.onTake(student, point, typed);
-    setTyped('');
-    setChosen(undefined);
+    write(NOTHING_TYPED);
   };
   return (
     <>
@@ -139,8 +163,7 @@ function Figures(props: FiguresProps) {
         aria-label="Checkpoint"
         value={point}
         onChange={(event) => {
-          setChosen(event.target.value);
-          setTyped('');
+          write({ chosen: event.target.value, typed: '' });
         }}
       >
         {points.map((id) => (
@@ -178,7 +201,7 @@ function Figures(props: FiguresProps) {
           onSay={(look) => {
             props.onTake(student, GLANCE, look);
             // Of several lamps one after the other is chosen.
-            setChosen(look === 'ok' ? undefined : GLANCE);
+            write({ chosen: look === 'ok' ? undefined : GLANCE, typed: '' });
             return undefined;
           }}
         />

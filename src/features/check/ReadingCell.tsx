@@ -79,7 +79,7 @@ export function ReadingCell(props: Props) {
   const change = (event: ChangeEvent<HTMLInputElement>) => {
     // The browser's own undo brings back text of a figure that was sent long ago.
     const { inputType } = event.nativeEvent as InputEvent;
-    if (inputType === 'historyUndo' || inputType === 'historyRedo') return;
+    if (waits || inputType === 'historyUndo' || inputType === 'historyRedo') return;
     write(event.target.value);
   };
   const goOn = (step: 1 | -1) => {
@@ -113,7 +113,9 @@ export function ReadingCell(props: Props) {
           props.onRevert();
         };
       case 'Delete':
-        return isUntouched() ? props.onTakeBack : undefined;
+        if (!isUntouched()) return undefined;
+        // A slip that was refused goes; the figure that stands under it stays. A key held down takes back one.
+        return refused !== undefined ? props.onRevert : event.repeat ? () => undefined : props.onTakeBack;
       case '!':
         return props.onFound;
       case 'a':

@@ -121,6 +121,21 @@ describe('a figure that stands', () => {
     expect(cell(2).value).toBe('2.90');
   });
 
+  it('stays where a slip over it is cleared by Delete, and one key held down takes back one', async () => {
+    const { user } = open({
+      readings: [stored, { ...stored, id: 8, kind: 'retest', typed: '2.95', value: 2.95 }],
+    });
+    await user.click(cell(2));
+    await user.keyboard('2,,9{Enter}');
+    await user.click(cell(2));
+    await user.keyboard('{Delete}');
+    expect(cell(2).value).toBe('2.95');
+    expect(sent()).toEqual([]);
+    await user.keyboard('{Delete>5/}');
+    await waitFor(() => expect(sent()).toEqual([[11, '2.95', 'taken-back']]));
+    expect(cell(2).value).toBe('2.90');
+  });
+
   it('moves to the bench that it is of, and leaves none behind', async () => {
     const { user } = open({ readings: [stored] });
     await user.click(screen.getByRole('button', { name: /^1 reading of Bench 2 Fenn, across R1/u }));
@@ -155,9 +170,13 @@ describe('something hot', () => {
     expect(said(await screen.findByRole('alert'))).toMatch(/Bench 2 Fenn: power off, now\..*first aid/u);
     expect(said(row(/^2 Fenn/u))).toContain('Power off. Nothing is measured until it is cold.');
     expect(said(row(/^2 Fenn/u))).not.toContain('next:');
+    // What is said of the lamps meanwhile says nothing of the heat.
+    await user.clear(lamps);
+    await user.type(lamps, 'D1 dark{Enter}');
+    expect(said(row(/^2 Fenn/u))).toContain('Power off.');
     await user.click(screen.getByRole('button', { name: 'It is off and cold' }));
     await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
-    expect(sent().map(([, typed]) => typed)).toEqual(['hot', 'was hot']);
+    expect(sent().map(([, typed]) => typed)).toEqual(['hot', 'D1 dark', 'was hot, D1 dark']);
     await waitFor(() => expect(said(row(/^2 Fenn/u))).toContain('next:'));
   });
 });
