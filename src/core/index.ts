@@ -256,7 +256,14 @@ export type { WayChoice } from './patterns/strings/strings';
 export type { SingleParams } from './patterns/single/params';
 export { readLampAmps, readSupplyVolts, SUPPLY_LIMIT_VOLTS } from './patterns/wishes';
 export type { LoopSums, School } from './patterns/single/working';
-export { DEFAULT_STYLE, ROUNDINGS, styleSchema, type HouseStyle, type Rounding } from './patterns/style';
+export {
+  DEFAULT_STYLE,
+  ROUNDINGS,
+  styleIn,
+  styleSchema,
+  type HouseStyle,
+  type Rounding,
+} from './patterns/style';
 // assembly
 export type { LessonTime } from './assembly/lessonTime';
 export { AGE_GROUPS, type AgeGroup } from './assembly/pace';

@@ -70,7 +70,7 @@ const SAMPLES: { readonly [C in FindingCode]: FindingData[C] } = {
   'pulse-over-limit': { peak: 0.05, limit: 0.03, duty: 0.3, amps: 0.012 },
   'flashes-fast': { hertz: 8, lamps: 'D1' },
   'no-such-turn': { first: 5, second: 2, third: 2, least: 3.1 },
-  'never-goes-out': { part: 'D1', amps: 0.004 },
+  'never-goes-out': { part: 'D1', amps: 0.004, why: 'short-of-rail' },
   bursts: { part: 'D1', hertz: 2.5, wished: 5, flashes: 4.5, every: 4 },
   'lamp-blinks': { part: 'D1', amps: 0.008, hertz: 0.67, brightness: 'bright' },
   sounds: { part: 'LS1', hertz: 220 },

@@ -200,8 +200,10 @@ const SENTENCES: Sentences = {
   'reverse-limit': ({ part, volts: v, limit }, name) =>
     `${name(part)} is the wrong way round with ${volts(v)} across it, above the ${volts(limit)} it stands in reverse: it may be ruined.`,
   dark: ({ part, amps: a }, name) => `${name(part)} stays dark: ${a < 1e-7 ? 'no current' : amps(a)} flows.`,
-  'never-goes-out': ({ part, amps: a }, name) =>
-    `${name(part)} would not blink: with the least that it gets it still carries ${amps(a)}, as the chip’s output stays short of its rail. Take the CMOS chip, or a lamp of more volts.`,
+  'never-goes-out': ({ part, amps: a, why }, name) =>
+    why === 'short-of-rail'
+      ? `${name(part)} would not go out: with the least that it gets it still carries ${amps(a)}, as the chip’s output stays short of its rail. Take a lamp of more volts, or a chip whose output reaches the rail (CMOS).`
+      : `${name(part)} would not blink: with so much current its chip no longer turns over. Wish for less current.`,
   bursts: ({ part, hertz, wished, flashes, every }, name) =>
     `${name(part)} flashes ${burstWords({ flashes, every })}, ${everyWords(hertz)} within one; ${wished} a burst were wished.`,
   'lamp-blinks': ({ part, amps: a, hertz, brightness }, name) =>

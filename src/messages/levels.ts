@@ -40,7 +40,7 @@ export function sumsAt(level: Exclude<Level, 'full working'>, sheet: Sheet): Sum
     ...(level === 'card' && sheet.sums.mix ? [{ title: 'The means', lines: mixLines(sheet.sums.mix) }] : []),
     ...soundBlocks(level, sheet),
     ...ownSums(sheet).map((sum) => ({
-      title: `${listWords(sum.alike)}: ${formatOhms(sum.chosen)}`,
+      title: `${listWords(sum.alike)}${sum.decidedBy ? ` for ${listWords(sum.lamps.map(({ part }) => part))}` : ''}: ${formatOhms(sum.chosen)}`,
       lines: level === 'card' ? cardLines(sum) : [bandLine(sum.chosen)],
     })),
   ];

@@ -133,7 +133,8 @@ export interface FindingData {
   reversed: { part: string; volts: number };
   'reverse-limit': { part: string; volts: number; limit: number };
   dark: { part: string; amps: number };
-  'never-goes-out': { part: string; amps: number };
+  /** Short of its rail, a lamp lights on what is left; with more load than it can give, the chip no longer turns over. */
+  'never-goes-out': { part: string; amps: number; why: 'short-of-rail' | 'overloaded' };
   bursts: { part: string; hertz: number; wished: number; flashes: number; every: number };
   'lamp-blinks': { part: string; amps: number; hertz: number; brightness: string };
   sounds: { part: string; hertz: number };

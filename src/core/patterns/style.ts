@@ -40,3 +40,9 @@ export const DEFAULT_STYLE: HouseStyle = styleSchema.parse({});
 export function toleranceOf(style: HouseStyle): number {
   return style.bands === 4 ? 0.05 : 0.01;
 }
+
+/** The house style as a lesson overrules it. */
+export function styleIn(params: object, style: HouseStyle): HouseStyle {
+  const own = params as Partial<Pick<HouseStyle, 'rounding' | 'values'>>;
+  return { ...style, rounding: own.rounding ?? style.rounding, values: own.values ?? style.values };
+}

@@ -8,6 +8,7 @@ import type { BenchStop } from '@/server/ownBench';
 import { heard } from '@/ui/heard';
 import { Problem } from '@/ui/Problem';
 import { StatusMark } from '@/ui/StatusMark';
+import { withKey } from '@/features/check/Keypad';
 import { stopAdvice } from './actions';
 import { ADVICE, UNIT } from './advice';
 
@@ -88,9 +89,23 @@ export function Stop({ stop, at, onTold }: Props) {
         <Form.Group key={id} controlId={`stop-${id}`} className="bench-entry">
           <Form.Label>{capital(name)}</Form.Label>
           <div className="bench-keys">
+            {measured === 'volts' && (
+              <Button
+                variant="quiet"
+                size="lg"
+                aria-label="Change the sign"
+                onClick={() => {
+                  changed();
+                  setTyped({ ...typed, [id]: withKey(typed[id] ?? '', '−') });
+                }}
+              >
+                −
+              </Button>
+            )}
             <Form.Control
               size="lg"
-              inputMode="decimal"
+              // Flashes over seconds want a slash, which a phone's figures lack.
+              inputMode={measured === 'hertz' ? 'text' : 'decimal'}
               autoComplete="off"
               maxLength={40}
               value={typed[id] ?? ''}

@@ -3,6 +3,7 @@ import { columnUnit, formatPlain, type Expected } from '@/core';
 import { pointName } from '@/messages/points';
 import { SEEN_KEYS } from '@/messages/seen';
 import { Scroll } from '@/ui/Scroll';
+import './grid.css';
 
 interface Props {
   readonly points: readonly Expected[];

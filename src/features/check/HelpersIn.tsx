@@ -129,7 +129,9 @@ function OneCode({ sessionId, role, code, seated }: CodeProps) {
   const { problem, pending, run } = useAnswer();
   const { title, may } = WHO[role];
   const address = useAddress();
-  const inside = role === 'student' && seated.length > 0 ? listed(seated.map(nameOf)) : 'Whoever came by it';
+  const names = role === 'student' ? seated.map(nameOf) : [];
+  const inside = names.length > 0 ? listed(names) : 'Whoever came by it';
+  const many = names.length > 1;
   return (
     <section className="ruled">
       <h2>{title}</h2>
@@ -144,12 +146,12 @@ function OneCode({ sessionId, role, code, seated }: CodeProps) {
           <>
             <AskedFirst
               name="Another code"
-              touches={`${inside} stays in; the old code lets nobody else in.`}
+              touches={`${inside} ${many ? 'stay' : 'stays'} in; the old code lets nobody else in.`}
               work={() => makeCode(sessionId, role, HOURS)}
             />
             <AskedFirst
               name="End it now"
-              touches={`${inside} is out at once.`}
+              touches={`${inside} ${many ? 'are' : 'is'} out at once.`}
               work={() => endCode(sessionId, role)}
             />
           </>

@@ -13,6 +13,7 @@ import { Keypad, withKey } from './Keypad';
 import type { Keeping } from './keeping';
 import { isBuilt, presenceWords, type Presence } from './presence';
 import { isSoFar, stateWords } from './stateWords';
+import './oneBench.css';
 
 /** A figure that is being typed at a bench, and the checkpoint that it is for; it stays while one looks at another bench. */
 interface Draft {

@@ -1,7 +1,6 @@
-import Dropdown from 'react-bootstrap/Dropdown';
 import type { NotedAttendance } from '@/server/repositories/attendance';
 import type { Bench } from './bench';
-import { presenceWords, type Presence } from './presence';
+import type { Presence } from './presence';
 
 interface Props {
   readonly student: Bench;
@@ -11,33 +10,35 @@ interface Props {
   onAttend(noted: NotedAttendance): void;
 }
 
+const STATES = ['here', 'absent', 'late'] as const;
+
 /** Who is there at a bench: here, late, absent, or with somebody else. */
 export function PresenceMenu({ student, presence, others, onAttend }: Props) {
-  const note = (state: NotedAttendance['state'], withStudent: number | null = null) =>
-    onAttend({ studentId: student.id, state, withStudent });
+  const at = presence.state === 'with' ? presence.at : undefined;
+  const hosts = at && !others.some(({ id }) => id === at.id) ? [at, ...others] : others;
+  const choose = (value: string) => {
+    const state = STATES.find((one) => one === value);
+    onAttend({
+      studentId: student.id,
+      state: state ?? 'with',
+      withStudent: state ? null : Number(value),
+    });
+  };
   return (
-    <Dropdown className="presence">
-      <Dropdown.Toggle
-        variant="text"
-        className="btn-text presence-toggle"
-        id={`presence-${student.id}`}
-        aria-label={`Bench ${student.bench} ${student.nickname}: ${presenceWords(presence)}. Change who is there`}
-      >
-        {presenceWords(presence)}
-      </Dropdown.Toggle>
-      <Dropdown.Menu renderOnMount={false} popperConfig={{ strategy: 'fixed' }}>
-        {(['here', 'absent', 'late'] as const).map((state) => (
-          <Dropdown.Item key={state} as="button" type="button" onClick={() => note(state)}>
-            {state}
-          </Dropdown.Item>
-        ))}
-        {others.length > 0 && <Dropdown.Divider />}
-        {others.map(({ id, bench, nickname }) => (
-          <Dropdown.Item key={id} as="button" type="button" onClick={() => note('with', id)}>
-            with {bench} {nickname}
-          </Dropdown.Item>
-        ))}
-      </Dropdown.Menu>
-    </Dropdown>
+    <select
+      className="presence"
+      aria-label={`Who is at bench ${student.bench} ${student.nickname}`}
+      value={at ? at.id : presence.state}
+      onChange={(event) => choose(event.target.value)}
+    >
+      {STATES.map((state) => (
+        <option key={state}>{state}</option>
+      ))}
+      {hosts.map(({ id, bench, nickname }) => (
+        <option key={id} value={id}>
+          with {bench} {nickname}
+        </option>
+      ))}
+    </select>
   );
 }

@@ -67,7 +67,8 @@ function plan(params: AlternateParams, means: Means, factors: Factors): Outcome<
   // One resistor for both: the lamp that is lit keeps what stands backwards across the other to its own forward volts.
   // With a resistor each, the dark one would bear the whole drive.
   const chosen = Math.max(one.value.chosen, other.value.chosen);
-  const strings = [one.value, other.value].map((sum) => ({ ...sum, chosen }));
+  const decidedBy = one.value.chosen === chosen ? 'D1' : 'D2';
+  const strings = [one.value, other.value].map((sum) => ({ ...sum, chosen, decidedBy }));
   // Each output carries a lamp for half of the time that it is up, and for half of what it is down.
   const load = { up: amps / 2, down: amps / 2 };
   const wished = { U1: 2 * flashes * flash, U2: flash } as const;

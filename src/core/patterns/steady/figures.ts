@@ -54,6 +54,8 @@ export interface StringSum {
   /** Less is not fitted, whatever the sum says: it guards the lamp where the volts rise. */
   readonly guardOhms?: Ohms;
   readonly chosen: Ohms;
+  /** The lamp whose sum decided, where lamps of unlike sums share the resistor. */
+  readonly decidedBy?: string;
   /** The lamps are not one behind the other but all on this resistor: their volts do not add up, their currents do. */
   readonly sideBySide?: boolean;
 }

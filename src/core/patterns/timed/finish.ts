@@ -232,8 +232,11 @@ function reasonOf({ number, form, family, fedFrom }: PlannedChip, seen: Observat
 /** Lamps that were to blink and never go out: that is not what was wished. */
 function steadyLamps(lesson: PlannedLesson, seen: Observation): Finding[] {
   if (!isFlashing(lesson)) return [];
+  const turns =
+    seen.kind === 'moving' && Object.values(seen.run.cycles).some(({ period }) => period !== null);
+  const why = turns ? 'short-of-rail' : 'overloaded';
   return lampsSeen(seen).flatMap(({ part, hertz }) =>
-    hertz === undefined ? [finding('never-goes-out', { part, amps: leastOf(part, seen) })] : [],
+    hertz === undefined ? [finding('never-goes-out', { part, amps: leastOf(part, seen), why })] : [],
   );
 }
 

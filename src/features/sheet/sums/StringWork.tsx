@@ -24,7 +24,7 @@ const V = (volts: number) => formatQuantity(volts, 'V');
 export function StringWork({ sheet, style }: { sheet: Sheet; style: HouseStyle }) {
   const shown = sheet.sums.strings.filter((sum) => sum.alike[0] === sum.resistor);
   return shown.map((sum) => (
-    <section key={sum.resistor} className="ruled">
+    <section key={`${sum.resistor} ${sum.lamps[0]?.part}`} className="ruled">
       <h2>
         {listWords(sum.alike)}: {lampsWords(sum)}
       </h2>
@@ -92,8 +92,7 @@ function lines(sum: StringSum, { sums, circuit }: Sheet, style: HouseStyle): Sum
           },
         ]),
     {
-      name: `chosen, ${{ up: 'next value up', nearest: 'nearest value', walk: 'walked down' }[style.rounding]}`,
-      work: style.values === 'drawer' ? 'from the drawer' : `from the ${style.values} series`,
+      ...chosenWords(sum, style),
       figure: formatOhms(sum.chosen),
       strong: true,
     },
@@ -154,4 +153,15 @@ function takenTotal({ lamps, lampVolts, sideBySide }: StringSum): string {
     lamps.map(({ volts }) => volts),
     'V',
   ).total;
+}
+
+/** How the resistor was chosen; one that lamps share is chosen by the lamp that wants most. */
+function chosenWords({ decidedBy, lamps }: StringSum, style: HouseStyle): { name: string; work: string } {
+  if (decidedBy !== undefined && !lamps.some(({ part }) => part === decidedBy))
+    return { name: `chosen with ${decidedBy}`, work: `one resistor for both, and ${decidedBy} wants more` };
+  const rounding = { up: 'next value up', nearest: 'nearest value', walk: 'walked down' }[style.rounding];
+  return {
+    name: `chosen, ${rounding}`,
+    work: style.values === 'drawer' ? 'from the drawer' : `from the ${style.values} series`,
+  };
 }

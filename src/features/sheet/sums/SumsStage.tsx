@@ -2,6 +2,7 @@ import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import {
   LEVELS,
+  styleIn,
   type HouseStyle,
   type Level,
   type LightSums,
@@ -90,7 +91,7 @@ function FullWorking({ sheet, style, choice, title, onChoice }: Omit<Props, 'lev
       {sums.walk && <WalkTable rows={sums.walk} />}
       {sums.knob && <KnobTable rows={sums.knob} />}
       {sums.rungs && <RungTable rows={sums.rungs} />}
-      <StringWork sheet={sheet} style={style} />
+      <StringWork sheet={sheet} style={styleIn(choice.params, style)} />
       {sums.helpers && <HelperTable helpers={sums.helpers} />}
       {sums.design.lamps.length > 0 && <LampsAtAges sums={sums} />}
       <Totals sums={sums} style={style} />

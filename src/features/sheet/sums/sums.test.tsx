@@ -46,6 +46,18 @@ describe('the working of a lesson is true as it is written', () => {
     expectTrue(table);
   });
 
+  it('says of one resistor for two lamps which of them it was chosen by', () => {
+    const table = work(patternSheet('alternate', {}, 'full'));
+    expectTrue(table);
+    const chosen = table.filter(([name = '']) => name.startsWith('chosen'));
+    expect(chosen.map(([name, words]) => [name, words])).toEqual([
+      ['chosen, next value up', 'from the drawer'],
+      ['chosen with D1', 'one resistor for both, and D1 wants more'],
+    ]);
+    // The very same resistor, whatever the green lamp’s own sum comes to.
+    expect(new Set(chosen.map(([, , figure]) => figure)).size).toBe(1);
+  });
+
   it('has the zener’s own line in the sum of a gauge', () => {
     const sheet = patternSheet('gauge', {}, 'full');
     const table = work(sheet);

@@ -1,3 +1,4 @@
+import { styleIn } from '@/core';
 import { PrintedCard } from '@/features/print/PrintedCard';
 import { PrintedChecks } from '@/features/print/PrintedChecks';
 import { StudentSheet } from '@/features/print/StudentSheet';
@@ -60,7 +61,7 @@ export default async function PrintPage({ params, searchParams }: Asked) {
         <StudentSheet
           words={held}
           sheet={sheet.value}
-          style={around.style}
+          style={styleIn(held.choice.params, around.style)}
           own={(await glossary()).value}
           diagram={await diagramOf(sheet.value.circuit)}
         />
