@@ -43,13 +43,34 @@ export function asBuilt(plan: Plan, wanted: Circuit, shows: Shows = {}): AsBuilt
   const outcome = observe(circuit);
   if (!outcome.ok) return { circuit, asWanted, lamps: [], findings: [...board, ...outcome.findings] };
   const seen = outcome.value;
-  const seenFor = (lamp: string) => lookedAt(circuit, seen, shows[lamp]);
+  const there = distinctly((held) => lookedAt(circuit, seen, held));
+  const seenFor = (lamp: string) => there(shows[lamp]);
   const shown = electrical(circuit, seen, wanted, seenFor);
   const findings = [...board, ...(asWanted ? shown.map((one) => asProgrammed(one, wanted)) : shown)];
-  const lamps = lampsSeen(seen).map(
-    (lamp) => lampsSeen(seenFor(lamp.part)).find(({ part }) => part === lamp.part) ?? lamp,
+  const lamps = there(undefined).lamps.map(
+    (lamp) => seenFor(lamp.part).lamps.find(({ part }) => part === lamp.part) ?? lamp,
   );
   return { circuit, asWanted, seen, lamps, findings };
+}
+
+/** A build that has been observed, and each of its lamps. */
+interface Looked {
+  readonly seen: Observation;
+  readonly lamps: readonly LampSeen[];
+}
+
+/** Each way of holding a build, looked at once. */
+function distinctly(look: (held: Held | undefined) => Observation): (held: Held | undefined) => Looked {
+  const found = new Map<string, Looked>();
+  return (held) => {
+    const key = JSON.stringify(held ?? null);
+    const known = found.get(key);
+    if (known) return known;
+    const seen = look(held);
+    const looked = { seen, lamps: lampsSeen(seen) };
+    found.set(key, looked);
+    return looked;
+  };
 }
 
 /** The build while it is held as one of its lamps wants it; as it stands where that lamp wants nothing, or does not settle. */
@@ -117,13 +138,13 @@ function electrical(
   circuit: Circuit,
   seen: Observation,
   wanted: Circuit,
-  seenFor: (lamp: string) => Observation,
+  seenFor: (lamp: string) => Looked,
 ): Finding[] {
   return circuit.parts.flatMap((part): Finding[] => {
     const now = reportOf(seen, part.id);
     if (isKind(part, 'led')) {
       const there = seenFor(part.id);
-      return lampFindings(part.id, reportOf(there, part.id), part.params.maxAmps, there);
+      return lampFindings(part.id, reportOf(there.seen, part.id), part.params.maxAmps, there);
     }
     if (part.kind === 'wire' && partOf(wanted, part.id)?.kind === 'resistor') {
       return [finding('no-resistor', { part: part.id }, 'warning')];
@@ -172,9 +193,9 @@ function lampFindings(
   part: string,
   now: { volts: number; amps: number },
   maxAmps: number,
-  seen: Observation,
+  { seen, lamps }: Looked,
 ): Finding[] {
-  const lamp = lampsSeen(seen).find((one) => one.part === part)!;
+  const lamp = lamps.find((one) => one.part === part)!;
   // A limit holds at every instant, whatever the mean is.
   const volts = Math.min(now.volts, -backwardsPeak(part, seen));
   const over = overloadOf(partOf(seen.circuit, part)!, { ...now, volts, watts: 0, pins: {} });

@@ -25,4 +25,6 @@ export interface SheetRequest {
   /** What the lesson wants besides its circuit. */
   readonly extras?: readonly Extra[];
   readonly draws: BandOptions;
+  /** A first look: the age that is designed for, plan and steps, without what takes many runs to work out. */
+  readonly outline?: boolean | undefined;
 }

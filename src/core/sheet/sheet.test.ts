@@ -3,8 +3,10 @@ import { partOf } from '../circuit/circuit';
 import { shiftPart, turnPart } from '../board/edits';
 import { LOSS_RATES, sparesFor } from '../kits/spares';
 import { stockKey, type StockItem } from '../kits/stock';
+import { PATTERNS } from '../patterns/index';
 import { DEFAULT_STYLE } from '../patterns/style';
 import { cautionsAt } from './cautions';
+import type { PatternChoice } from './choice';
 import { makeSheet } from './sheet';
 
 describe('one sheet from one circuit', () => {
@@ -216,4 +218,24 @@ describe('cautions', () => {
     expect(codesAt('R2')).toEqual([]);
     expect(codesAt('R1')).toContain('never-without-resistor');
   });
+});
+
+describe('a first look', () => {
+  it.each(['alternate', 'strings', 'light-switch'] as const)(
+    'of %s has the plan, the steps and the lamps of the whole sheet, and no band that is not drawn yet',
+    (pattern) => {
+      const choice = { pattern, params: PATTERNS[pattern].defaults(DEFAULT_STYLE) } as PatternChoice;
+      const request = { ...requestWith(), choice };
+      const [look, whole] = [makeSheet({ ...request, outline: true }), makeSheet(request)];
+      if (!look.ok || !whole.ok) throw new Error('refused');
+      expect(look.value.outline).toBe(true);
+      expect(whole.value.outline).toBeUndefined();
+      expect(look.value.expected.points).toEqual([]);
+      expect(look.value.circuit).toEqual(whole.value.circuit);
+      expect(look.value.plan).toEqual(whole.value.plan);
+      expect(look.value.steps.map(({ id }) => id)).toEqual(whole.value.steps.map(({ id }) => id));
+      for (const { part, amps } of whole.value.sums.design.lamps)
+        expect(look.value.sums.design.lamps.find((lamp) => lamp.part === part)!.amps).toBeCloseTo(amps, 9);
+    },
+  );
 });

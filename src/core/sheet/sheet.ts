@@ -73,6 +73,8 @@ export interface Sheet {
   readonly substitutes: readonly Substitute[];
   readonly cautions: readonly Caution[];
   readonly findings: readonly Finding[];
+  /** A first look: bands, readings, hours and the other ages of the supply are still being worked out. */
+  readonly outline?: true;
 }
 
 /** Parts up to which all draws are made; larger circuits are drawn less, in about the same time. */
@@ -85,7 +87,8 @@ const SMALL_CIRCUIT = 12;
  */
 export function makeSheet(request: SheetRequest): Outcome<Sheet> {
   const { choice, style } = request;
-  const design = workOut(request);
+  const { outline } = request;
+  const design = workOut(request, outline);
   if (!design.ok) return design;
   const { circuit, checkpoints, findings, supply, sorts, held, started, shows, sums } = design.value;
   const build = choice.build ?? DEFAULT_BUILD;
@@ -93,16 +96,14 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
   const planned = planFor({ circuit, sorts, shows }, request, build);
   if (!planned.ok) return planned;
   const { plan, built } = planned.value;
-  const share = Math.min(1, SMALL_CIRCUIT / circuit.parts.length);
-  const draws = { ...request.draws, samples: Math.max(1, Math.round(request.draws.samples * share)) };
-  const expected = expectedReadings(circuit, checkpoints, request.meter, draws);
+  const expected = outline ? accepted(NOT_YET) : expectationOf(design.value, request);
   if (!expected.ok) return expected;
   const { ageGroup: age, extras = [] } = request;
   const batch = pattern.batch?.(choice.params) ?? 1;
   const parkOhms = parkingOhms(circuit, request);
   const wishes = { age, batch, walk: sums.walk, extras, held, shows, parkOhms };
   const steps = asChecked(buildSteps(plan, circuit, built, wishes), expected.value);
-  const isolations = halvesOf({ plan, circuit, held, parkOhms }, built.asWanted);
+  const isolations = outline ? [] : halvesOf({ plan, circuit, held, parkOhms }, built.asWanted);
   const minutes = totalMinutes(steps);
   const cautions = cautionsFor({
     supply,
@@ -126,7 +127,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
     goals: goalsOf(choice.pattern, sums, built.asWanted),
     ...planned.value,
     built: lightened(built),
-    readings: readingsOf(built, checkpoints, request.meter),
+    readings: outline ? [] : readingsOf(built, checkpoints, request.meter),
     steps,
     isolations,
     minutes,
@@ -139,8 +140,21 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
     expected: expected.value,
     cautions,
     findings,
+    ...(outline ? { outline } : {}),
   };
   return accepted(counted(sheet, request));
+}
+
+/** What is expected of a lesson of which no build has been drawn yet. */
+const NOT_YET: Expectation = { points: [], samples: 0, seed: 0, unsettled: 0 };
+
+function expectationOf(
+  { circuit, checkpoints }: Design,
+  { draws, meter }: SheetRequest,
+): Outcome<Expectation> {
+  const share = Math.min(1, SMALL_CIRCUIT / circuit.parts.length);
+  const samples = Math.max(1, Math.round(draws.samples * share));
+  return expectedReadings(circuit, checkpoints, meter, { ...draws, samples });
 }
 
 /** A sheet without what is counted for it. */

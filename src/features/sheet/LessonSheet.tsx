@@ -202,7 +202,10 @@ function SheetNotes({ sheet, refusals, failure, working }: NoteProps) {
   return (
     <>
       <p className="working-line small-print" role="status">
-        {working && 'Being worked out: the figures and the board are still those of the sentence before.'}
+        {working
+          ? 'Being worked out: the figures and the board are still those of the sentence before.'
+          : sheet?.outline &&
+            'A first look: readings with their bands, and whatever takes many runs, are on their way.'}
       </p>
       {!sheet && refusals.length === 0 && !failure && (
         <p className="soft pt-3" role="status">

@@ -22,11 +22,19 @@ type Answered = Omit<SheetState, 'overtaken'> & {
   readonly of: string;
 };
 
+/** How a sheet is asked for; of one that takes long to draw, an outline is sent first. */
+interface Question {
+  readonly request: SheetRequest;
+  readonly outlined: boolean;
+}
+
+/** A sheet that took longer than this to draw is outlined first when it is asked for again. */
+const LONG_MS = 250;
 const REST_AFTER_MS = 500;
-const FIRST_DRAWS = 600;
 
 /**
- * Keeps a sheet solved while its wishes change: a few thousand draws while typing, more at rest, both in workers.
+ * Keeps a sheet solved while its wishes change: an outline first of what takes long, then a few thousand draws while
+ * typing and more at rest, all in workers.
  *
  * @param first the careful sheet of the wishes as the page came with them, where it was at hand
  */
@@ -42,7 +50,12 @@ export function useSheet(
   /** What has been asked last; what the page came with needs no asking. */
   const asked = useRef(first ? request : undefined);
   const newest = useRef(first?.ok ? first.value : undefined);
-  const solvers = useRef<Record<'quick' | 'careful', LatestOnly<SheetRequest, Outcome<Sheet>>>>(undefined);
+  /** How long the last quick answer took; the first one is taken to take long. */
+  const took = useRef(Infinity);
+  const solvers = useRef<{
+    readonly quick: LatestOnly<Question, Outcome<Sheet>>;
+    readonly careful: LatestOnly<SheetRequest, Outcome<Sheet>>;
+  }>(undefined);
 
   useEffect(() => {
     const withEarlier = (q: SheetRequest): SheetRequest => ({ ...q, earlier: earlierOf(newest.current) });
@@ -54,8 +67,21 @@ export function useSheet(
     };
     const fail = (error: unknown) =>
       setState((before) => ({ ...before, failure: `The sums stopped: ${String(error)}. Reload the page.` }));
+    const quickly = async ({ request: wanted, outlined }: Question) => {
+      const core = coreWorker('quick');
+      if (outlined) {
+        const outline = await core.sheet({ ...withEarlier(wanted), outline: true });
+        const isNewest = JSON.stringify(asked.current) === JSON.stringify(wanted);
+        // What refuses the whole says so itself.
+        if (outline.ok && isNewest) take(true)(outline);
+      }
+      const began = performance.now();
+      const whole = await core.sheet(withEarlier(wanted));
+      took.current = performance.now() - began;
+      return whole;
+    };
     solvers.current = {
-      quick: new LatestOnly((q) => coreWorker('quick').sheet(withEarlier(q)), take(true), fail),
+      quick: new LatestOnly(quickly, take(true), fail),
       careful: new LatestOnly((q) => coreWorker('careful').sheet(withEarlier(q)), take(false), fail),
     };
   }, []);
@@ -65,11 +91,7 @@ export function useSheet(
     if (JSON.stringify(asked.current) === key) return;
     asked.current = now;
     solvers.current?.careful.cancel();
-    // The very first look is made of few draws, so that something stands soon.
-    const draws = newest.current
-      ? now.draws
-      : { ...now.draws, samples: Math.min(now.draws.samples, FIRST_DRAWS) };
-    solvers.current?.quick.ask({ ...now, draws });
+    solvers.current?.quick.ask({ request: now, outlined: took.current > LONG_MS });
     const timer = setTimeout(() => {
       const careful = { ...now, draws: { ...now.draws, samples: restDraws, ends: 'both' as const } };
       solvers.current?.careful.ask(careful);

@@ -226,7 +226,7 @@ export interface SumsRequest {
 /** Every age of the supply; in brief, of what takes long to follow, the one that is designed for alone. */
 function agesOf({ circuit, supply, sorts, seen, shows, brief }: SumsRequest): Outcome<AgeRow[]> {
   if (brief && seen?.kind === 'moving') return accepted([rowOf(seen, supply.age, sorts)]);
-  if (!brief || !shows) return ageRows(circuit, supply, sorts, shows);
+  if (!brief || !shows) return ageRows(circuit, supply, sorts, shows, seen);
   const row = ageRow(circuit, supply.age, sorts, shows);
   return row.ok ? accepted([row.value]) : row;
 }

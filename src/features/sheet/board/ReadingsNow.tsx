@@ -11,6 +11,7 @@ interface Props {
 /** What a meter would show at each checkpoint of the board as it stands, beside the band of a right build. */
 export function ReadingsNow({ sheet, standing, rough }: Props) {
   const { samples } = sheet.expected;
+  if (sheet.outline) return <p className="small-print">What the meter would read is being worked out …</p>;
   return (
     <>
       <table className="table readings-now">

@@ -24,7 +24,8 @@ export function ChecksStage({
             Print the check sheet
           </a>
         </div>
-        <table className="table">
+        {sheet.outline && <p className="soft">What right builds read is being worked out …</p>}
+        <table className="table" hidden={sheet.outline}>
           <Heads
             columns={[
               ['checkpoint'],
@@ -59,7 +60,7 @@ export function ChecksStage({
             })}
           </tbody>
         </table>
-        <p className="small-print mt-2">
+        <p className="small-print mt-2" hidden={sheet.outline}>
           From {samples.toLocaleString('en')} drawn builds{rough && ' (a finer draw is on its way)'}: supply,
           resistor and lamp each anywhere in their spread.
           {unsettled > 0 && ` ${unsettled} draws did not settle and are left out.`}
