@@ -17,6 +17,7 @@ import {
 import { holeName, stripName } from './holes';
 import { article, capital, counted, listed } from './grammar';
 import { SCENE_WORDS } from './light';
+import { BAND_SENTENCES } from './bandFindings';
 import { PROGRAM_SENTENCES } from './programFindings';
 import { BOARD_SHORT, lampName, legName, plainNames, type Naming } from './names';
 
@@ -132,6 +133,7 @@ const SENTENCES: Sentences = {
   'no-such-turn': ({ first, second, third, least }) =>
     `The first lamp’s ${timeWords(first)} must be shorter than the ${timeWords(second + third)} of the other two together: this chip is up for longer than it is down. Give the third at least ${timeWords(least)}.`,
   ...PROGRAM_SENTENCES,
+  ...BAND_SENTENCES,
   'nothing-to-choose': ({ what }) => `There is no ${what} to choose from. Name at least one value.`,
   'no-battery': ({ part }) => `${part} does not run down: choose a battery.`,
   'mains-refused': ({ volts: v }) =>

@@ -7,6 +7,8 @@ const GOALS: Readonly<Record<Goal['code'], (goal: Goal) => string>> = {
   'all-lit': ({ age }) => `Every lamp is lit, with the supply ${age ? AGE_NAMES[age] : 'as it is'}`,
   blinks: ({ age }) =>
     `Every lamp comes on and goes out, with the supply ${age ? AGE_NAMES[age] : 'as it is'}`,
+  'chips-fed': ({ age }) =>
+    `Every chip has the volts that it is made for, with the supply ${age ? AGE_NAMES[age] : 'as it is'}`,
   'one-takes-all': () => 'One lamp takes the current, and the others stay dark',
   'lights-in-order': () => 'The lamps come on one after another as the volts rise',
   'keeps-time': ({ met, parts }) =>

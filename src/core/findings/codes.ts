@@ -171,6 +171,19 @@ export interface FindingData {
   };
   /** A bare figure where a rate is read may be a count in ten seconds or a period. */
   'reading-counted': { typed: string; as: 'count' | 'period'; perhaps: string };
+  // what this program worked out
+  /** A band that does not lie about its typical figure and between its corners: the program is wrong, not the build. */
+  'band-at-odds': {
+    check: string;
+    unit: string;
+    typical: number;
+    low: number;
+    high: number;
+    worstLow: number;
+    worstHigh: number;
+  };
+  /** So many of the builds that were drawn did not settle: the band is of the others alone. */
+  'draws-left-out': { unsettled: number; samples: number };
   // lists that come in
   'csv-columns': { wanted: string; found: string };
   'csv-row': { row: number; problem: string };

@@ -214,12 +214,14 @@ export function bandResponses(
     const far = (pick: (...values: number[]) => number) =>
       ends.reduce((sum, effects) => sum + pick(...effects), 0);
     const at = (sum: number) => (log ? typical * Math.exp(sum) : typical + sum);
-    const corners = [at(far(Math.min)), at(far(Math.max))];
+    // A rate, a count or a time is never below none.
+    const least = isTimed(point) ? 0 : -Infinity;
+    const corners = [at(far(Math.min)), at(far(Math.max))].map((corner) => Math.max(least, corner));
     return {
       id: point.id,
       unit: UNITS[point.measure] || 'V',
       typical,
-      low: quantile(sorted[i]!, (1 - coverage) / 2),
+      low: Math.max(least, quantile(sorted[i]!, (1 - coverage) / 2)),
       high: quantile(sorted[i]!, (1 + coverage) / 2),
       worstLow: Math.min(...corners),
       worstHigh: Math.max(...corners),

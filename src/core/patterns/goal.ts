@@ -11,6 +11,7 @@ export interface Goal {
     | 'lights-in-order'
     | 'within-limit'
     | 'keeps-time'
+    | 'chips-fed'
     | 'lit-in'
     | 'dark-in'
     | 'silent-whole'

@@ -27,6 +27,30 @@ describe('a lesson’s aim', () => {
     expect(limit).toMatchObject({ met: false, parts: ['D1'] });
   });
 
+  it('is missed where a tired pack leaves a chip under the volts that it starts at', () => {
+    // Three times 1.20 V less what the chip draws through 1.5 Ω is under the 4.5 V of a bipolar chip; four fresh cells are not.
+    const { goals } = patternSheet(
+      'one-shot',
+      { supply: { kind: 'aa-alkaline', cells: 4, age: 'fresh' } },
+      'full',
+      ROUGH,
+    );
+    const starved = goals
+      .filter(({ code }) => code === 'chips-fed')
+      .map(({ age, met, parts }) => [age, met, parts]);
+    expect(starved[0]).toEqual(['fresh', true, []]);
+    const weak = patternSheet(
+      'one-shot',
+      { supply: { kind: 'aa-alkaline', cells: 3, age: 'fresh' } },
+      'full',
+      ROUGH,
+    );
+    expect(weak.goals.find(({ code, age }) => code === 'chips-fed' && age === 'tired')).toMatchObject({
+      met: false,
+      parts: ['U1'],
+    });
+  });
+
   it('is missed by unlike lamps that share after all, and by rungs out of order', () => {
     const hogging = patternSheet('hogging', { lamps: ['red', 'red'] });
     expect(hogging.goals.find(({ code }) => code === 'one-takes-all')).toMatchObject({ met: false });

@@ -1,9 +1,11 @@
 import type { LampType } from '../catalogue/lamps';
+import { TIMERS } from '../catalogue/timers';
 import type { SourceChoice } from '../catalogue/supplies';
 import type { Circuit } from '../circuit/circuit';
 import { KEPT_SHARE } from '../observe/checkpoint';
 import { patternOf, type PatternId } from '../patterns/index';
 import { allBlink, allLit, type Goal } from '../patterns/goal';
+import type { AgeRow } from '../patterns/steady/ages';
 import type { ChipTimes } from '../patterns/timed/figures';
 import { lessonSums, type LessonSums } from '../patterns/steady/figures';
 
@@ -20,7 +22,7 @@ export function goalsOf(pattern: PatternId, sums: LessonSums, asWanted: boolean)
   return [
     ...promised,
     ...(sums.flashes ? sums.ages.map(allBlink) : []),
-    ...(sums.timing ? [keepsTime(sums.timing, sums.turns)] : []),
+    ...(sums.timing ? [keepsTime(sums.timing, sums.turns), ...fed(sums.timing, sums.ages)] : []),
     { code: 'within-limit', met: over.length === 0, parts: [...new Set(over)] },
     { code: 'board-makes-it', met: asWanted, parts: [] },
   ];
@@ -35,6 +37,17 @@ export function servesAs(
 ): boolean {
   const sums = lessonSums({ circuit, supply, sorts, strings: [], ratingShare: 1, brief: true });
   return sums.ok && goalsOf(pattern, sums.value, true).every(({ met }) => met);
+}
+
+/** Whether every chip has the volts that it is made for, off the supply at each of its ages. */
+function fed(chips: readonly ChipTimes[], ages: readonly AgeRow[]): Goal[] {
+  return ages.map(({ age, supplyVolts }) => {
+    const starved = chips.filter(({ family, reason }) => {
+      const lost = reason.why === 'fed-from-output' ? reason.volts : 0;
+      return supplyVolts - lost < TIMERS[family].supplyLow;
+    });
+    return { code: 'chips-fed', age, met: starved.length === 0, parts: starved.map(({ chip }) => chip) };
+  });
 }
 
 function keepsTime(chips: readonly ChipTimes[], turns: LessonSums['turns'] = []): Goal {

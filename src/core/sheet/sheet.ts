@@ -12,6 +12,7 @@ import type { Plan } from '../board/plan';
 import { neighbours } from '../catalogue/preferred';
 import { valuesOf } from '../catalogue/shelf';
 import type { SourceChoice } from '../catalogue/supplies';
+import { atOdds } from '../checking/atOdds';
 import { expectedReadings, type Expectation } from '../checking/expected';
 import { isKind, type Circuit } from '../circuit/circuit';
 import { accepted, type Finding, type Outcome } from '../findings/finding';
@@ -139,7 +140,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
     ...(started ? { started } : {}),
     expected: expected.value,
     cautions,
-    findings,
+    findings: [...findings, ...atOdds(expected.value)],
     ...(outline ? { outline } : {}),
   };
   return accepted(counted(sheet, request));

@@ -53,6 +53,16 @@ describe.each(PATTERN_IDS)('the sentence of %s', (pattern) => {
   });
 });
 
+describe('a program', () => {
+  it('follows a lamp whose lead goes to another pin, and no other lamp', async () => {
+    const { user } = open('sequence');
+    await retype(user, 'Pin of lamp 1', '10');
+    expect(params()['columns']).toEqual([10, 10, 11]);
+    await retype(user, 'Pin of lamp 1', '6');
+    expect(params()).toMatchObject({ columns: [6, 10, 11], lamps: [{ pin: 6 }, { pin: 10 }, { pin: 11 }] });
+  });
+});
+
 describe('several lamps', () => {
   it('take another colour, more of one, and lose one again', async () => {
     const { user } = open('strings');

@@ -1,6 +1,7 @@
 import Button from 'react-bootstrap/Button';
 import { formatQuantity, type AsBuilt, type Sheet } from '@/core';
 import { sentence } from '@/messages/findings';
+import { goalWords } from '@/messages/goals';
 import { namesIn, type Naming } from '@/messages/names';
 import { StatusMark } from '@/ui/StatusMark';
 import type { Trial } from '../useTrial';
@@ -14,15 +15,21 @@ export function WhatHappens({ sheet, trial }: { sheet: Sheet; trial: Trial }) {
   const warned = built.findings.some((f) => f.severity !== 'note');
   const bad = warned || !built.asWanted;
   // A lesson may want what is warned of: lamps that stay dark are the point of some.
-  const said = !built.asWanted ? 'Not as planned.' : warned ? 'As planned, but look:' : 'Right.';
+  // The right circuit for a wish that it cannot meet is not right.
+  const missed = built.asWanted
+    ? sheet.goals.filter(({ met, code }) => !met && code !== 'board-makes-it')
+    : [];
+  const doubted = warned || missed.length > 0;
+  const said = !built.asWanted ? 'Not as planned.' : doubted ? 'As planned, but look:' : 'Right.';
   return (
     <div className="what-happens" role="status">
       {refusal && <p className="off-text">{sentence(refusal, name)}</p>}
       <div className="verdict-line">
-        <StatusMark status={!built.asWanted ? 'off' : warned ? 'close' : 'right'} size={13} />
+        <StatusMark status={!built.asWanted ? 'off' : doubted ? 'close' : 'right'} size={13} />
         <div>
           <strong>{said}</strong> {sheet.shows ? 'Each lamp at its own tone: ' : ''}
           {happening(built, name)}
+          {missed.length > 0 && ` Not met: ${missed.map(goalWords).join(' ')}`}
           {!isTrial && <span className="small-print"> Pick up a part to see what a mistake would do.</span>}
           {isTrial && bad && (
             <span className="small-print"> Steps and checks stay with the plan that works.</span>

@@ -63,7 +63,7 @@ export function ChecksStage({
         <p className="small-print mt-2" hidden={sheet.outline}>
           From {samples.toLocaleString('en')} drawn builds{rough && ' (a finer draw is on its way)'}: supply,
           resistor and lamp each anywhere in their spread.
-          {unsettled > 0 && ` ${unsettled} draws did not settle and are left out.`}
+          {unsettled > 0 && ` ${unsettled} of them did not settle and are left out.`}
         </p>
       </section>
       {points.map((point) => (

@@ -44,6 +44,16 @@ function without(params: Params, i: number): Params {
   };
 }
 
+/** A lamp's lead moved to another pin takes its column of the table along. */
+function onPin(params: Params, i: number, pin: number): Params {
+  const before = params.lamps[i]!.pin;
+  return {
+    ...params,
+    lamps: params.lamps.map((lamp, k) => (k === i ? { ...lamp, pin } : lamp)),
+    columns: params.columns.map((column, k) => (k === i && column === before ? pin : column)),
+  };
+}
+
 export function SequenceWish({ params, style, problems, onChange }: WishProps<Params>) {
   const { lamps } = params;
   const setLamp = (i: number, change: Partial<Params['lamps'][number]>) =>
@@ -67,7 +77,7 @@ export function SequenceWish({ params, style, problems, onChange }: WishProps<Pa
             label={`Pin of lamp ${i + 1}`}
             value={String(pin)}
             read={readPin}
-            onValue={(next) => setLamp(i, { pin: next })}
+            onValue={(next) => onChange(onPin(params, i, next))}
             onProblem={problems.of(`pin of lamp ${i + 1}`)}
             width={2}
           />
