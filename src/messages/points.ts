@@ -17,7 +17,10 @@ import { toneWords } from './sound';
 
 /** What a checkpoint is called by. */
 export type NamedPoint = Pick<Checkpoint, 'part' | 'kind' | 'measure'> &
-  Partial<Pick<Checkpoint, 'held'>> & { readonly from?: { readonly pin: string } };
+  Partial<Pick<Checkpoint, 'held'>> & {
+    readonly from?: { readonly pin: string };
+    readonly by?: 'high' | 'low';
+  };
 
 /** What a circuit is fed from. */
 const FED_BY: ReadonlySet<ThingKind> = new Set(['supply', 'signal']);
@@ -27,10 +30,24 @@ export function pointName(point: NamedPoint): string {
   const light = Object.values(point.held ?? {}).find(isScene);
   const tone = toneOf(point.held);
   if (tone !== undefined) return tonedName(point, tone);
-  const name = plainName(point);
+  const name = `${plainName(point)}${turnOf(point)}`;
   // Of what the beam shines on both readings are taken; everything else is measured while it is cut.
   if (point.kind === 'ldr' && Object.values(point.held ?? {}).includes('cut')) return `${name} (beam cut)`;
   return light ? `${name.replace(' under load', '')} (${SCENE_SHORT[light]})` : name;
+}
+
+/** Which of the two values it is that a meter shows by turns. */
+function turnOf({ by, kind }: NamedPoint): string {
+  if (!by) return '';
+  if (kind === 'resistor' || kind === 'led') return by === 'high' ? ', lit' : ', dark';
+  return by === 'high' ? ', high' : ', low';
+}
+
+/** The same where the probes are told. */
+function turnsWords({ by, kind }: Pick<NamedPoint, 'by' | 'kind'>): string {
+  if (!by) return '';
+  const lamp = kind === 'resistor' || kind === 'led';
+  return `; it shows two values by turns: note the ${by === 'high' ? 'higher' : 'lower'}${lamp ? `, while its lamp is ${by === 'high' ? 'lit' : 'dark'}` : ''}`;
 }
 
 /** The tone that is played while one reads; 0 in silence. */
@@ -93,13 +110,13 @@ function placeWords(point: Checkpoint): string {
   switch (point.measure) {
     case 'volts':
     case 'meanVolts':
-      return `${probed(point.part, point.kind, point.from.pin, point.to.pin)}${point.measure === 'meanVolts' && !FED_BY.has(point.kind) && point.kind !== 'ldr' ? '; the mean while it comes and goes' : ''}`;
+      return `${probed(point.part, point.kind, point.from.pin, point.to.pin)}${point.measure === 'meanVolts' && !FED_BY.has(point.kind) && point.kind !== 'ldr' ? '; the mean while it comes and goes' : ''}${turnsWords(point)}`;
     case 'amps':
     case 'meanAmps':
       // Not every supply has leads: a coin cell lies between its tapes, a port has a plug.
       if (FED_BY.has(point.kind))
-        return `open the loop at the plus of ${point.gap.part} and put the meter into the gap`;
-      return `lift the ${legName(point.kind, point.gap.pin)} of ${point.gap.part} and put the meter between it and its hole`;
+        return `open the loop at the plus of ${point.gap.part} and put the meter into the gap${turnsWords(point)}`;
+      return `lift the ${legName(point.kind, point.gap.pin)} of ${point.gap.part} and put the meter between it and its hole${turnsWords(point)}`;
     case 'hertz':
       return point.kind === 'speaker'
         ? 'set a reference tone beside it until the beats stop'

@@ -61,6 +61,8 @@ describe('a bench that blinks', () => {
     const dark = judgeBench(session, [
       reading(rate.id, 0),
       reading(output.id, output.typical),
+      // That it is up is as true of a chip that stands still; without a lamp nothing lifts the low one above its 50 mV.
+      reading(`${output.id} low`, 0.05),
       reading(across.id, 0),
     ]);
     expect(dark.state).toBe('off');

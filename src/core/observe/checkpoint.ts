@@ -26,9 +26,11 @@ export type Checkpoint = {
       readonly measure: 'volts' | 'meanVolts';
       readonly from: PinRef;
       readonly to: PinRef;
+      /** Of what the meter shows by turns, which of the two values. */
+      readonly by?: 'high' | 'low';
     }
   /** The leg at `gap` is lifted and the meter put between it and its hole. */
-  | { readonly measure: 'amps' | 'meanAmps'; readonly gap: PinRef }
+  | { readonly measure: 'amps' | 'meanAmps'; readonly gap: PinRef; readonly by?: 'high' | 'low' }
   /** How often it comes on (within a burst, of what pauses), how long it stays on, and how it looks. */
   | { readonly measure: 'hertz' | 'seconds' | 'look'; readonly pauses?: boolean }
 );

@@ -1,10 +1,11 @@
 import { rangeFor, type MeterFigures } from '../catalogue/meter';
 import { partOf } from '../circuit/circuit';
 import { accepted, finding, refused, type Outcome } from '../findings/finding';
+import { shownOf, turnsAt, turnsThrough } from './byTurns';
 import { isGapped, UNITS, type Checkpoint, type Gapped } from './checkpoint';
 import { withHeld } from './held';
 import { lampsSeen, type Look } from './looks';
-import { burdenAt, METER, metered, type MeterUse } from './meter';
+import { burdenAt, METER, metered, VOLTMETER_OHMS, type MeterUse } from './meter';
 import type { Observation } from './observation';
 import { observe, reportOf } from './observe';
 
@@ -46,7 +47,7 @@ export function read(
   if (!put) return refused(finding('not-on-board', { part: point.part, kind: point.kind }));
   const during = observe(put.circuit);
   if (!during.ok) return during;
-  const { amps, volts } = reportOf(during.value, METER);
+  const { amps, volts } = meterShows(during.value, 'by' in point ? point.by : undefined);
   const value = put.shows === 'nothing' ? 0 : put.sign * (put.shows === 'volts' ? volts : amps);
   const range = rangeFor(meter, put.shows === 'amps' ? 'amps' : 'volts', value);
   return accepted({
@@ -59,6 +60,15 @@ export function read(
   });
 }
 
+/** What the meter that was put in shows: a mean, or of what it follows the value that is asked for. */
+function meterShows(seen: Observation, by: Gapped['by']): { amps: number; volts: number } {
+  const { amps, volts } = reportOf(seen, METER);
+  const turns = by && seen.kind === 'moving' ? turnsThrough(seen, METER, 'b') : undefined;
+  if (!turns) return { amps, volts };
+  const shown = shownOf(turns, by!);
+  return { amps: shown, volts: shown * VOLTMETER_OHMS };
+}
+
 /** Below the last digit of the finest range of any meter a figure is nothing. */
 function settled(value: number): number {
   return Math.abs(value) < 5e-7 ? 0 : value;
@@ -66,6 +76,9 @@ function settled(value: number): number {
 
 /** The current at a gap without the meter, which decides its range. */
 export function gapAmps(seen: Observation, point: Gapped): number {
+  const turns = point.by && seen.kind === 'moving' ? turnsAt(seen, point) : undefined;
+  // The range must hold the higher of what it shows by turns.
+  if (turns) return shownOf(turns, 'high');
   const report = reportOf(seen, point.gap.part);
   return report.pins[point.gap.pin] ?? report.amps;
 }

@@ -5,6 +5,7 @@ import { keyOf, uniform } from '../numerics/random';
 import { quantile } from '../numerics/quantile';
 import { drawn } from '../tolerance/draw';
 import type { Band } from '../tolerance/bands';
+import { shownOf, turnsAt, turnsThrough } from './byTurns';
 import { isGapped, isProbed, isTimed, UNITS, type Checkpoint, type Gapped, type Probed } from './checkpoint';
 import { JACK_OHMS, METER, metered, nodeAt, type MeterUse } from './meter';
 import type { Observation } from './observation';
@@ -73,21 +74,31 @@ function voltsIn(seen: Observation, point: Probed, use: MeterUse): number | unde
   if (use === 'current-jack') return 0;
   const [a, b] = [nodeAt(seen.circuit, point.from), nodeAt(seen.circuit, point.to)];
   if (a === undefined || b === undefined) return undefined;
+  const turns = point.by && seen.kind === 'moving' ? turnsAt(seen, point) : undefined;
+  if (turns) return (use === 'swapped' ? -1 : 1) * shownOf(turns, point.by!);
   return (use === 'swapped' ? -1 : 1) * ((seen.nodes[a] ?? 0) - (seen.nodes[b] ?? 0));
 }
 
 /** The current out of a leg, by the part's own mean. */
-function currentIn(seen: Observation, { gap }: Gapped): number {
+function currentIn(seen: Observation, { gap, by }: Gapped): number {
+  const turns = by && seen.kind === 'moving' ? turnsThrough(seen, gap.part, gap.pin) : undefined;
+  if (turns) return shownOf(turns, by!);
   const part = partOf(seen.circuit, gap.part);
   if (!part) return 0;
   const first = Object.keys(part.pins)[0];
   return (gap.pin === first ? -1 : 1) * reportOf(seen, gap.part).amps;
 }
 
+/** What the meter itself carries: its mean, or of what it follows the value that is asked for. */
+export function meterAmps(seen: Observation, by: Gapped['by']): number {
+  const turns = by && seen.kind === 'moving' ? turnsThrough(seen, METER, 'b') : undefined;
+  return turns ? shownOf(turns, by!) : reportOf(seen, METER).amps;
+}
+
 function currentWith(circuit: Circuit, point: Gapped, use: MeterUse, burden: number): number | undefined {
   const put = metered(circuit, point, use, burden);
   const during = put && observe(put.circuit);
-  return during?.ok ? put!.sign * reportOf(during.value, METER).amps : undefined;
+  return during?.ok ? put!.sign * meterAmps(during.value, point.by) : undefined;
 }
 
 /**

@@ -14,6 +14,7 @@ export function asChecked(steps: readonly Step[], { points }: Expectation): Step
       const check = points.find(
         ({ point }) =>
           point.part === reading.part &&
+          !('by' in point && point.by === 'low') &&
           measuredAt(point) === (reading.measure === 'meanVolts' ? 'volts' : reading.measure) &&
           sameHands(point.held ?? {}, step.gate.held),
       );

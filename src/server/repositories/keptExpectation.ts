@@ -59,7 +59,8 @@ export function underEarlierIds(next: SessionExpectation, before: SessionExpecta
     ({ part, measure }: Checkpoint) =>
     ({ point }: { point: Checkpoint }) =>
       point.part === part && point.measure === measure;
-  const heldAs = (point: Checkpoint) => JSON.stringify(point.held ?? {});
+  const heldAs = (point: Checkpoint) =>
+    JSON.stringify([point.held ?? {}, 'by' in point ? point.by : undefined]);
   const named = (point: Checkpoint, id: string) => {
     const alike = before.expected.points.filter(like(point));
     // One place may be measured in two lights: then each keeps the name that it had in its own.

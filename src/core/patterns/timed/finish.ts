@@ -3,6 +3,7 @@ import { TIMERS, type TimerFamily } from '../../catalogue/timers';
 import type { SupplyChoice } from '../../catalogue/supplies';
 import { isKind, partOf, type Circuit } from '../../circuit/circuit';
 import { accepted, finding, refused, type Finding, type Outcome } from '../../findings/finding';
+import { asFollowed } from '../../observe/byTurns';
 import type { Checkpoint, Held } from '../../observe/checkpoint';
 import { withHeld } from '../../observe/held';
 import { lampsSeen } from '../../observe/looks';
@@ -96,6 +97,7 @@ export function finishTimed(
   const finished = finish(
     {
       ...lesson,
+      checkpoints: seen.kind === 'moving' ? asFollowed(lesson.checkpoints, seen) : lesson.checkpoints,
       held,
       shown,
       findings: found,
