@@ -130,7 +130,7 @@ describe('a drawn plan', () => {
     const editable = board({ onPick: () => undefined, picked: 'R1' });
     expect(all(editable, 'g', 'data-part')).toEqual(['W1', 'W2', 'R1', 'D1', 'B1']);
     expect(editable).toContain('aria-label="The lamp D1: long leg in e8, short leg in e9"');
-    expect(editable).toContain('aria-label="The jumper W1: end in left + rail, hole 3, end in a3"');
+    expect(editable).toContain('aria-label="The jumper W1: end in left + rail beside row 3, end in a3"');
     expect(all(editable, 'g', 'aria-pressed')).toEqual(['false', 'false', 'true', 'false', 'false']);
   });
 

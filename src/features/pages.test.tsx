@@ -45,7 +45,9 @@ describe.each(LESSONS.map((params) => [JSON.stringify(params), params] as const)
         if (part !== 'B1') expect(card).toContain(part);
         for (const hole of Object.values(legs)) {
           const rail = /^L([+-])(\d+)$/u.exec(hole);
-          expect(card).toContain(rail ? `left ${rail[1] === '+' ? '+' : '−'} rail, hole ${rail[2]}` : hole);
+          expect(card).toContain(
+            rail ? `left ${rail[1] === '+' ? '+' : '−'} rail beside row ${rail[2]}` : hole,
+          );
         }
       }
       const planned = new Set(sheet.plan.placements.flatMap((p) => Object.values(p.legs)));

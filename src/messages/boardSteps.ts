@@ -65,11 +65,22 @@ export function boardLead(step: Lead, sheet: Sheet): StepWords {
   };
 }
 
+/** The program, before anything hangs on the controller. */
+export function programWords(_step: Step, _sheet: Sheet): StepWords {
+  return {
+    title: 'Send the controller its program, with nothing on its pins.',
+    detail:
+      'Plug its cable in, send the program, and pull the cable out again. It keeps the program without power.',
+    cue: 'No lead in any pin yet?',
+    why: 'Until it has this program its pins do what the last one said: nothing should hang on them then.',
+  };
+}
+
 /** The cable, when every lead is in. */
 export function cableWords(_step: Step, sheet: Sheet): StepWords {
   return {
     title: 'Plug the controller’s cable in.',
-    detail: 'From now on there is power. Send it the program, and wait until it starts.',
+    detail: 'From now on there is power. The program that was sent to it starts by itself.',
     cue: 'Every lead in its pin, counted from ground?',
     why: `The board feeds its pins: ${formatQuantity(sheet.sums.supplyFigures.volts, 'V')} at a high one.`,
   };

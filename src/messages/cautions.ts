@@ -4,6 +4,8 @@ import type { CautionCode } from '@/core';
 export const CAUTION_WORDS: Readonly<Record<CautionCode, string>> = {
   'extra-low-voltage':
     'Batteries and USB only: nothing in this lesson touches mains. Local rules, the site’s own risk assessment and qualified people come first.',
+  'limit-guards':
+    'No resistor guards these lamps: the current limit of the bench supply does, alone. Set it before anything is joined to it, with its leads touching each other, and let nobody turn it up.',
   'flashing-light':
     'Flashing light: 3 to 60 flashes a second, and red most of all, can trigger seizures. Say so before class and ask first; small and dim help.',
   'chip-notch':

@@ -64,10 +64,12 @@ const SENTENCES: Sentences = {
     `On ${volts(v)} the high output of this chip stays below two thirds of the supply: it stalls high. It needs more than ${volts(limit)}, or the standard circuit, or a CMOS chip.`,
   'duty-out-of-reach': ({ duty, low, high }) =>
     `A duty of ${formatPercent(duty)} is outside what this circuit can do: above ${formatPercent(low)} and below ${formatPercent(high)}.`,
-  'no-such-time': ({ seconds, nearest }) =>
-    Number.isFinite(nearest)
-      ? `No resistor and capacitor of the drawer take ${timeWords(seconds)} on this chip; the nearest that can be had is ${timeWords(nearest)}.`
-      : `This chip never turns over with what hangs on its output. Use less current, more volts or a CMOS chip.`,
+  'no-such-time': ({ seconds, nearest, leaks }) =>
+    leaks
+      ? `${timeWords(seconds)} is more than a capacitor holds out: one large enough leaks what so much resistance lets in. The longest that can be had of this drawer is ${timeWords(nearest)}, with ${formatOhms(leaks.ohms)} and ${formatQuantity(leaks.farads, 'F')}.`
+      : Number.isFinite(nearest)
+        ? `No resistor and capacitor of the drawer take ${timeWords(seconds)} on this chip; the nearest that can be had is ${timeWords(nearest)}.`
+        : `This chip never turns over with what hangs on its output. Use less current, more volts or a CMOS chip.`,
   'no-such-duty': ({ nearest, high, low }) =>
     `The drawer has no two resistors that share the round so; the nearest is ${timeWords(high)} up and ${timeWords(low)} down (${formatPercent(nearest)} up).`,
   'capacitors-leak': ({ volts: v }) =>

@@ -1,8 +1,8 @@
-/** `L+3` as people say it: the + rail on the left, hole 3. */
+/** `L+3` as people say it: the + rail on the left, beside row 3; its own holes have gaps, and would count otherwise. */
 export function holeName(hole: string): string {
   const rail = /^([LR])([+-])(\d+)$/u.exec(hole);
   if (!rail) return cardHole(hole) ?? hole;
-  return `${rail[1] === 'L' ? 'left' : 'right'} ${rail[2] === '+' ? '+' : '−'} rail, hole ${rail[3]}`;
+  return `${rail[1] === 'L' ? 'left' : 'right'} ${rail[2] === '+' ? '+' : '−'} rail beside row ${rail[3]}`;
 }
 
 /** Places on a card: `p3` is lane 3 on the plus tape, `1s3` the top of the first short tape there. */

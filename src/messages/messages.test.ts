@@ -45,8 +45,8 @@ describe('findings in words', () => {
   });
 
   it('call holes and strips as people do', () => {
-    expect(holeName('L+3')).toBe('left + rail, hole 3');
-    expect(holeName('R-12')).toBe('right − rail, hole 12');
+    expect(holeName('L+3')).toBe('left + rail beside row 3');
+    expect(holeName('R-12')).toBe('right − rail beside row 12');
     expect(holeName('c8')).toBe('c8');
     expect(stripName('L-')).toBe('the left − rail');
     expect(stripName('7 f–j')).toBe('row 7, f–j');
@@ -83,7 +83,7 @@ describe('the build card in words', () => {
     );
 
   it('has one action a step, holes, cue and why', () => {
-    expect(plain(words('W1').title)).toBe('Put a red jumper, W1, from left + rail, hole 3 to a3.');
+    expect(plain(words('W1').title)).toBe('Put a red jumper, W1, from left + rail beside row 3 to a3.');
     expect(plain(words('R1').title)).toBe('Put the resistor R1, 330 Ω, in c3 and c8.');
     expect(words('R1').detail).toContain('orange, orange, brown, gold');
     expect(words('D1').title).toBe('Put the red lamp D1 in e8 and e9.');
@@ -118,7 +118,7 @@ describe('jumpers in words', () => {
       any.steps.find((s) => s.id === 'W2')!,
       any,
     );
-    expect(words.title).toBe('Put a green jumper, W2, from left − rail, hole 9 to a9.');
+    expect(words.title).toBe('Put a green jumper, W2, from left − rail beside row 9 to a9.');
     expect(words.why).toBe('It brings minus to where it is needed.');
   });
 });

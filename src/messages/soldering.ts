@@ -1,9 +1,9 @@
-import { type Piece, type Sheet, type Step } from '@/core';
+import { formatOhms, isKind, partOf, type Piece, type Sheet, type Step } from '@/core';
 import { holeName } from './holes';
 import { lengthWords } from './lengths';
 import { legName } from './names';
 import { counted } from './grammar';
-import { listWords, valueOf, type StepWords } from './stepWords';
+import { listWords, resistorBands, valueOf, type StepWords } from './stepWords';
 
 type Of<A extends Step['action']> = Extract<Step, { action: A }>;
 
@@ -48,7 +48,7 @@ export function batchWords(step: Of<'solder-batch'>, sheet: Sheet): StepWords {
   const names = listWords(step.pieces.map(({ part }) => part));
   return {
     title: `${step.of > 1 ? `Batch ${step.batch} of ${step.of}: solder` : 'Solder'} ${names}.`,
-    detail: `${holes}. ${flat ? 'Bend the legs, push flat to the board, spread them a little so that nothing falls out.' : 'Stand them in the slot of a card strip so that all are level and in line.'} Solder one leg of each. Look along the row; reheat and press what is proud or crooked. Then the other legs: ${step.joints} joints. Cut the legs just above the joint: ${step.joints} clippings in the tin.`,
+    detail: `${holes}. ${bandWords(step.pieces, sheet)}${flat ? 'Bend the legs, push flat to the board, spread them a little so that nothing falls out.' : 'Stand them in the slot of a card strip so that all are level and in line.'} Solder one leg of each. Look along the row; reheat and press what is proud or crooked. Then the other legs: ${step.joints} joints. Cut the legs just above the joint: ${step.joints} clippings in the tin.`,
     ...(flat ? bandCue(step.pieces) : { cue: longLegs(step.pieces) }),
     why: flat
       ? 'Flat parts first: the board can lie on them while it is turned over.'
@@ -58,6 +58,19 @@ export function batchWords(step: Of<'solder-batch'>, sheet: Sheet): StepWords {
 
 function placeWords(piece: Piece, sheet: Sheet): string {
   return `${[piece.part, valueOf(piece.part, sheet)].filter(Boolean).join(' ')} ${piece.legs.map((leg) => leg.hole).join('–')}`;
+}
+
+/** The colour bands of each value that goes in, once. */
+function bandWords(pieces: readonly Piece[], { circuit }: Sheet): string {
+  const found = new Map<string, readonly string[]>();
+  for (const { part: id } of pieces) {
+    const part = partOf(circuit, id);
+    if (!part || !isKind(part, 'resistor')) continue;
+    const bands = resistorBands(part.params);
+    if (bands) found.set(formatOhms(part.params.ohms), bands);
+  }
+  const said = [...found].map(([value, bands]) => `${value} ${bands.join(', ')}`);
+  return said.length > 0 ? `Bands: ${said.join('; ')}. ` : '';
 }
 
 function longLegs(pieces: readonly Piece[]): string {

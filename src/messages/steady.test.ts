@@ -17,7 +17,7 @@ describe('places on every kind of board', () => {
   it('are said as people say them', () => {
     expect(holeName('c8')).toBe('c8');
     expect(holeName('C12')).toBe('C12');
-    expect(holeName('R-17')).toBe('right − rail, hole 17');
+    expect(holeName('R-17')).toBe('right − rail beside row 17');
     expect(holeName('p0')).toBe('the plus tape at the cell');
     expect(holeName('m3')).toBe('the minus tape in lane 3');
     expect(holeName('2s1')).toBe('the top of short tape 2 in lane 1');

@@ -1,4 +1,4 @@
-import { formatFarads, formatOhms, formatQuantity, partOf, type Sheet } from '@/core';
+import { bandsFor, formatFarads, formatOhms, formatQuantity, partOf, type Sheet } from '@/core';
 import { lampName } from './names';
 
 export interface StepWords {
@@ -25,4 +25,9 @@ export function listWords(names: readonly string[]): string {
   return names.length < 2
     ? names.join('')
     : `${names.slice(0, -1).join(', ')} and ${names[names.length - 1]}`;
+}
+
+/** The colour bands that a resistor of the drawer wears; undefined where its value has none. */
+export function resistorBands({ ohms, tolerance }: { ohms: number; tolerance: number }) {
+  return bandsFor(ohms, tolerance < 0.05 ? 5 : 4, tolerance) ?? bandsFor(ohms, 5, 0.01);
 }

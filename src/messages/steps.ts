@@ -5,6 +5,7 @@ import {
   formatOhms,
   formatQuantity,
   isCommonCathode,
+  isSource,
   partOf,
   thingOf,
   type LegPlace,
@@ -14,7 +15,7 @@ import {
   type Step,
 } from '@/core';
 import { beamGateWords, beamLampWords } from './beam';
-import { boardLead, boardWords, cableWords, onBoard } from './boardSteps';
+import { boardLead, boardWords, cableWords, onBoard, programWords } from './boardSteps';
 import { gateWords, holdWords, readingWords, seenWords, swingWords } from './gates';
 import { article, capital, listed } from './grammar';
 import { capacitorWords, furtherWords, helpOf, timeOf, timerWords } from './chipSteps';
@@ -23,7 +24,7 @@ import { isolateWords } from './isolate';
 import { legName, looksWords, supplyName, thingName } from './names';
 import { hubWords } from './sound';
 import { batchWords, cutWords, inspectWords, linkWords } from './soldering';
-import { valueOf, type StepWords } from './stepWords';
+import { resistorBands, valueOf, type StepWords } from './stepWords';
 import { tapedPartWords, tapeWords } from './taping';
 
 /** One step of the build card in words, made from the plan's own holes. */
@@ -43,10 +44,11 @@ const WORDS: { readonly [A in Step['action']]: (step: Of<A>, sheet: Sheet) => St
       ? boardLead(step, sheet)
       : {
           title: `Put the ${step.pin === 'plus' ? 'red' : 'black'} lead of ${leadOf(sheet)} in ${hole(step.legs, 0)}.`,
-          detail: step.pin === 'minus' ? 'Minus first.' : 'Plus last: from now on there is power.',
+          detail: step.pin === 'minus' ? minusWords(sheet) : 'Plus last: from now on there is power.',
           cue: `${step.pin === 'plus' ? 'Red is plus' : 'Black is minus'}.`,
           why: `${capital(supplyName(sheet.supply))}: ${formatQuantity(sheet.sums.supplyFigures.volts, 'V')}.`,
         },
+  'send-program': programWords,
   'plug-in': cableWords,
   gate: gateWords,
   repeat: (step, sheet) => ({
@@ -207,8 +209,9 @@ function placeWords(step: Extract<Step, { action: 'place-part' }>, sheet: Sheet)
 
 function resistorWords(step: { part: string }, holes: string, sheet: Sheet): StepWords {
   const part = partOf(sheet.circuit, step.part);
-  const [ohms, tolerance] = part?.kind === 'resistor' ? [part.params.ohms, part.params.tolerance] : [0, 0.05];
-  const bands = bandsFor(ohms, tolerance < 0.05 ? 5 : 4, tolerance) ?? bandsFor(ohms, 5, 0.01);
+  const params = part?.kind === 'resistor' ? part.params : { ohms: 0, tolerance: 0.05 };
+  const { ohms } = params;
+  const bands = resistorBands(params);
   const guarded = lampsBehind(step.part, sheet);
   const own = timeOf(step.part, sheet) ?? helpOf(step.part, sheet);
   const amps = guarded.length && !own ? Math.max(...guarded.map((lamp) => lamp.amps)) : undefined;
@@ -242,7 +245,8 @@ function testWords({ block, of, gate }: Of<'block-gate'>, sheet: Sheet): StepWor
   return {
     title: `Stop: test ${soldered ? 'batch' : 'part'} ${block} of ${of}.`,
     detail: [
-      onBoard(sheet) ? boardWords(gate.lit, sheet) : 'Power on for a moment, minus first.',
+      'Look first: every leg in its hole, no bare legs touching.',
+      onBoard(sheet) ? boardWords(gate.lit, sheet) : forAMoment(sheet),
       holdWords(gate),
       sheet.sums.beam && beamGateWords(sheet.sums.beam),
       seenWords(gate, sheet),
@@ -261,6 +265,22 @@ function testWords({ block, of, gate }: Of<'block-gate'>, sheet: Sheet): StepWor
 function commonOf(part: string, sheet: Sheet): 'cathode' | 'anode' {
   const thing = thingOf(sheet.circuit, part);
   return thing && isCommonCathode(thing) ? 'cathode' : 'anode';
+}
+
+/** Where the leads go for a test half-way. */
+function forAMoment(sheet: Sheet): string {
+  const legs = sheet.plan.placements.find(({ part }) => isSource(sheet.circuit, part))?.legs;
+  const { minus, plus } = legs ?? {};
+  if (minus === undefined || plus === undefined) return 'Power on for a moment, minus first.';
+  const limit = minusWords(sheet).replace('Minus first.', '').trim();
+  return `${limit} Power for a moment: the black lead of ${leadOf(sheet)} in ${holeName(minus)} first, then the red one in ${holeName(plus)}.`.trim();
+}
+
+/** What is set at a bench supply before its first lead goes in. */
+function minusWords({ supply, sums }: Sheet): string {
+  const { volts, limitAmps } = sums.supplyFigures;
+  if (SUPPLIES[supply.kind].style !== 'bench' || limitAmps === undefined) return 'Minus first.';
+  return `Set ${formatQuantity(volts, 'V')} and, with its leads touching each other, a limit of ${formatQuantity(limitAmps, 'A')}; then switch it off. Minus first.`;
 }
 
 /** What the two leads belong to. */

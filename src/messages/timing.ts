@@ -105,16 +105,21 @@ export function optionName({ ra, r, farads }: TimingOption): string {
   return [...(ra === undefined ? [] : [formatOhms(ra)]), formatOhms(r), F(farads)].join(', ');
 }
 
-const CAUTIONS: Readonly<Record<TimingOption['cautions'][number], string>> = {
-  'low-ohms': 'below 1 kΩ: much discharge current',
-  'high-ohms': 'above 1 MΩ: leakage moves it',
-  leaks: 'leaks a tenth of its charging current',
+const CAUTIONS: Readonly<Record<TimingOption['cautions'][number], (leaks: number) => string>> = {
+  'low-ohms': () => 'below 1 kΩ: much discharge current',
+  'high-ohms': () => 'above 1 MΩ: leakage moves it',
+  leaks: (share) => `may leak ${formatPercent(share)} of its charging current`,
 };
 
-export function optionRemarks({ cautions, sameTime }: TimingOption, taken: boolean): string {
+/** What is wrong with a pair of the drawer. */
+export function cautionWords(caution: TimingOption['cautions'][number], leaks: number): string {
+  return CAUTIONS[caution](leaks);
+}
+
+export function optionRemarks({ cautions, leaks, sameTime }: TimingOption, taken: boolean): string {
   return [
     ...(taken ? ['taken'] : sameTime ? ['same time constant'] : []),
-    ...cautions.map((caution) => CAUTIONS[caution]),
+    ...cautions.map((caution) => cautionWords(caution, leaks)),
   ].join('; ');
 }
 

@@ -53,6 +53,8 @@ export interface TimingChoice {
   /** What the timing alone draws from the supply, on average. */
   readonly drawAmps: Amps;
   readonly cautions: readonly TimingCaution[];
+  /** The share of its charging current that its capacitor leaks, where it charges slowest. */
+  readonly leaks: number;
 }
 
 const LOW_OHMS = 1e3;
@@ -159,6 +161,7 @@ export function timingChoice(
   const { high, low } = at(0);
   const period = high + low;
   const [least, most] = [at(-1), at(1)];
+  const leaks = leakShare(wish.volts, capacitor, ra + r);
   return {
     ...(wish.form === 'standard' ? { ra } : {}),
     r,
@@ -176,8 +179,9 @@ export function timingChoice(
       (capacitor.farads * wish.volts) / 3 / period + (ra > 0 ? (wish.volts / ra) * (low / period) : 0),
     cautions: [
       ...cautionsOf(wish.form === 'standard' ? [ra, r] : [r]),
-      ...(leakShare(wish.volts, capacitor, ra + r) >= LEAKS_SHARE ? (['leaks'] as const) : []),
+      ...(leaks >= LEAKS_SHARE ? (['leaks'] as const) : []),
     ],
+    leaks,
   };
 }
 

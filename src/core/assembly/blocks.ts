@@ -1,7 +1,9 @@
-import { copperOf } from '../board/copper';
+import { boardOf, copperOf } from '../board/copper';
+import { holeOf } from '../board/geometry';
 import { likenessOf } from '../board/layout/repeat';
 import { blockLists, wiringOf } from '../board/layout/wiring';
 import type { Placement, Plan } from '../board/plan';
+import { bodyShape, lies, stands, type Shape } from '../board/room';
 import type { Circuit } from '../circuit/circuit';
 import { heightOf, polarityOf, type Thing } from '../parts/thing';
 import type { LegPlace, Piece } from './step';
@@ -21,7 +23,7 @@ export function blocksOf(plan: Plan, circuit: Circuit): Block[] {
   const things = new Map(wiring.bodies.map((thing) => [thing.id, thing]));
   const lists = blockLists(wiring);
   const placed = new Map(plan.placements.map((p) => [p.part, p]));
-  const jumpers = wiresByBlock(plan, lists, wiring.supply?.id);
+  const jumpers = beforeWhatCovers(wiresByBlock(plan, lists, wiring.supply?.id), plan, lists, things);
   const shapes = lists.map((ids) => {
     const block = ids.map((id) => things.get(id)!);
     return `${likenessOf(block, wiring)} ${block.flatMap((thing) => thing.parts.map((p) => JSON.stringify(p.params))).join()}`;
@@ -59,6 +61,45 @@ function wiresByBlock(
   });
   found[found.length - 1]?.push(...waiting);
   return found;
+}
+
+/** Wires in the block of whatever will stand over them, where that comes before their own: later they could not be laid. */
+function beforeWhatCovers(
+  wires: readonly (readonly Placement[])[],
+  plan: Plan,
+  lists: readonly (readonly string[])[],
+  things: ReadonlyMap<string, Thing>,
+): Placement[][] {
+  const board = boardOf(plan);
+  const places = ({ legs }: Placement) => Object.values(legs).flatMap((name) => holeOf(board, name) ?? []);
+  const shapes = lists.map((ids) =>
+    ids.flatMap((id): Shape[] => {
+      const thing = things.get(id);
+      const placement = plan.placements.find(({ part }) => part === id);
+      return thing && placement && stands(thing) ? [bodyShape(thing, places(placement))] : [];
+    }),
+  );
+  const found = lists.map((): Placement[] => []);
+  wires.forEach((own, block) => {
+    for (const wire of own) {
+      const covered = shapes.findIndex(
+        (some, i) => i < block && some.some((shape) => passes(places(wire), shape)),
+      );
+      found[covered < 0 ? block : covered]!.push(wire);
+    }
+  });
+  return found;
+}
+
+/** Places along a wire at which it is looked whether something stands over it. */
+const LOOKED = 24;
+
+/** Whether a straight wire between two holes passes under a body. */
+function passes([from, to]: readonly { readonly x: number; readonly y: number }[], shape: Shape): boolean {
+  if (!from || !to) return false;
+  return Array.from({ length: LOOKED + 1 }, (_, i) => i / LOOKED).some((share) =>
+    lies({ x: from.x + share * (to.x - from.x), y: from.y + share * (to.y - from.y) }, shape),
+  );
 }
 
 /** The wires that are left when every end that leads to nothing has been taken away. */

@@ -173,8 +173,19 @@ function swingsOf(seen: Observation, newest: readonly string[]): Gate['swings'] 
     const volts = run.nodes[output]!.filter((_, i) => run.time[i]! >= window[0]);
     const low = volts.reduce((least, v) => Math.min(least, v), Infinity);
     const high = volts.reduce((most, v) => Math.max(most, v), -Infinity);
-    return [{ chip: part.id, low, high, period }];
+    const mean = seen.nodes[output] ?? 0;
+    return [{ chip: part.id, low, high, mean, period, ...(sounds(seen) ? { heard: true as const } : {}) }];
   });
+}
+
+/** Current through a speaker that is heard. */
+const HEARD_AMPS = 1e-4;
+
+/** Whether something comes and goes through a speaker. */
+function sounds({ circuit, run }: Moving): boolean {
+  return circuit.parts.some(
+    (part) => isKind(part, 'speaker') && run.parts[part.id]!.amps.some((amps) => Math.abs(amps) > HEARD_AMPS),
+  );
 }
 
 /** Pins by which a chip decides: one that leads nowhere picks up whatever is near. */

@@ -6,6 +6,7 @@ export const PACE = {
   'place-jumper': 0.75,
   'place-part': 1.5,
   'connect-supply': 0.75,
+  'send-program': 2,
   gate: 2.5,
   'block-gate': 1.5,
   /** A block like one that was built already, for each of its pieces. */

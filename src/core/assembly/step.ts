@@ -41,6 +41,10 @@ export interface ChipSwing {
   readonly chip: string;
   readonly low: Volts;
   readonly high: Volts;
+  /** What a meter shows of it where it cannot follow. */
+  readonly mean?: Volts;
+  /** A speaker is on the board that sounds by it. */
+  readonly heard?: true;
   readonly period: Seconds;
 }
 
@@ -118,6 +122,8 @@ export type Step = StepBase &
         readonly pin: string;
         readonly legs: readonly LegPlace[];
       }
+    /** A controller gets its program by itself, before anything hangs on its pins. */
+    | { readonly action: 'send-program'; readonly part: string }
     /** A controller gets its power by its cable, when all of its leads are in. */
     | { readonly action: 'plug-in'; readonly part: string }
     | { readonly action: 'gate'; readonly at: 'before-power' | 'after-power'; readonly gate: Gate }

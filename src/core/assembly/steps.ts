@@ -2,7 +2,8 @@ import type { AsBuilt } from '../board/asBuilt';
 import { buildType } from '../board/boards';
 import { boardOf } from '../board/copper';
 import type { Plan } from '../board/plan';
-import type { Circuit } from '../circuit/circuit';
+import { isKind, type Circuit } from '../circuit/circuit';
+import { sourceOf } from '../circuit/source';
 import type { Held, Shows } from '../observe/checkpoint';
 import type { WalkRow } from '../patterns/steady/figures';
 import type { Ohms } from '../quantities/units';
@@ -70,7 +71,19 @@ export function buildSteps(plan: Plan, circuit: Circuit, built: AsBuilt, wishes:
       use,
       minutes: PACE['fit-extra'],
     }));
-  return [...steps, ...changes, ...fitted].map((step) => ({ ...step, minutes: step.minutes * factor }));
+  return [...programFirst(circuit), ...steps, ...changes, ...fitted].map((step) => ({
+    ...step,
+    minutes: step.minutes * factor,
+  }));
+}
+
+/** A controller gets its program before the first test: alone, so that no pin drives what is half built. */
+function programFirst(circuit: Circuit): Step[] {
+  const board = sourceOf(circuit);
+  const driven = circuit.parts.some((part) => isKind(part, 'pin'));
+  return board && driven
+    ? [{ id: 'program', action: 'send-program', part: board.id, minutes: PACE['send-program'] }]
+    : [];
 }
 
 export function totalMinutes(steps: readonly Step[]): number {

@@ -30,7 +30,12 @@ export interface FindingData {
   'duty-out-of-reach': { duty: number; low: number; high: number };
   'nothing-to-choose': { what: string };
   /** No pair of the drawer comes near a time, or a share of it that the output is up; the nearest that does. */
-  'no-such-time': { seconds: number; nearest: number };
+  'no-such-time': {
+    seconds: number;
+    nearest: number;
+    /** It would take a capacitor that leaks too much: the longest that can be had, and with which parts. */
+    leaks?: { ohms: number; farads: number };
+  };
   'no-such-duty': { duty: number; nearest: number; high: number; low: number };
   'capacitors-leak': { volts: number };
   'chip-supply-low': { family: string; volts: number; limit: number };

@@ -238,6 +238,17 @@ describe('a wish that cannot be had', () => {
     expect(worked('tone', { hertz: 1 / nearest }).sums.timing![0]!.hertz * nearest).toBeCloseTo(1, 0);
   });
 
+  it('is told the longest that a capacitor holds out, and with which, and that works', () => {
+    // A leak of 0.01·C·V at two thirds of the supply eats all of its charging current once R times C is 50 s.
+    const refusal = refusedWith('one-shot', { seconds: 3600 })!;
+    const { nearest, leaks } = refusal.data as { nearest: number; leaks: { ohms: number; farads: number } };
+    expect(nearest).toBeLessThan(1.1 * 50);
+    expect(nearest / (Math.log(3) * leaks.ohms * leaks.farads)).toBeCloseTo(1, 1);
+    expect(worked('one-shot', { seconds: nearest }).sums.timing![0]!.values.farads).toBe(leaks.farads);
+    // No drawer runs so fast: nothing leaks there.
+    expect(refusedWith('tone', { hertz: 3e6 })!.data).not.toHaveProperty('leaks');
+  });
+
   it('warns where lamps flash fast enough to trouble some eyes', () => {
     const codes = (seconds: number) =>
       worked('blink-simple', { seconds }).design.findings.map(({ code }) => code);

@@ -1,6 +1,8 @@
-import type { Step } from '../assembly/step';
+import { isBesideLamp } from '../assembly/gates';
+import { idsOf, type Step } from '../assembly/step';
+import type { LampType } from '../catalogue/lamps';
 import type { Kind } from '../devices/index';
-import { isKind, type ThingKind } from '../circuit/circuit';
+import { isKind, type Circuit } from '../circuit/circuit';
 import { hearsSound } from '../observe/held';
 import { lampsSeen } from '../observe/looks';
 import type { Observation } from '../observe/observation';
@@ -10,6 +12,7 @@ import type { LampFigure } from '../patterns/steady/ages';
 
 export const CAUTION_CODES = [
   'extra-low-voltage',
+  'limit-guards',
   'flashing-light',
   'power-off-first',
   'hot-smell-stop',
@@ -52,19 +55,24 @@ export type CautionPlace =
 export interface Caution {
   readonly code: CautionCode;
   readonly place: CautionPlace;
+  /** Parts that it is about: it stands where the first of them goes in. */
+  readonly about?: readonly string[];
 }
 
 interface Facts {
   readonly supply: SourceChoice;
-  readonly lamps: readonly Pick<LampFigure, 'type' | 'amps'>[];
-  readonly hottestWatts: number;
+  readonly circuit: Circuit;
+  readonly lamps: readonly Pick<LampFigure, 'part' | 'type' | 'amps'>[];
+  readonly hottest: { readonly part: string; readonly watts: number } | undefined;
   readonly rating: number;
   readonly ratingShare: number;
   readonly standsInFor?: 'mains lamp' | undefined;
   readonly build: 'plugged' | 'soldered' | 'taped';
-  readonly resistors: number;
   readonly seen?: Observation;
 }
+
+/** Lamps that are unpleasant to look into, from a current on. */
+const GLARING: ReadonlySet<LampType> = new Set(['green', 'blue', 'white']);
 
 /** From this current up a nitride or white lamp is unpleasant to look into at arm's length. */
 const GLARE_AMPS = 5e-3;
@@ -73,15 +81,25 @@ const GLARE_AMPS = 5e-3;
 export function cautionsFor(facts: Facts): Caution[] {
   const { supply, lamps, build } = facts;
   const style = SUPPLIES[supply.kind].style;
-  const has = (...types: string[]) => lamps.some(({ type }) => types.includes(type));
+  const { parts } = facts.circuit;
   const when = (applies: boolean, code: CautionCode, place: CautionPlace): Caution[] =>
     applies ? [{ code, place }] : [];
-  const glaring = lamps.some(
-    ({ type, amps }) => ['green', 'blue', 'white'].includes(type) && amps >= GLARE_AMPS,
+  const about = (ids: readonly string[], code: CautionCode, place: CautionPlace): Caution[] =>
+    ids.length > 0 ? [{ code, place, about: ids }] : [];
+  const sorts = (...types: readonly LampType[]) =>
+    lamps.filter(({ type }) => types.includes(type)).map(({ part }) => part);
+  const glaring = lamps
+    .filter(({ type, amps }) => GLARING.has(type) && amps >= GLARE_AMPS)
+    .map(({ part }) => part);
+  const ofKind = (kind: Kind) => parts.filter((part) => part.kind === kind).map(({ id }) => id);
+  const holds = (kind: Kind) => ofKind(kind).length > 0;
+  const electrolytics = parts.flatMap((part) =>
+    isKind(part, 'capacitor') && part.params.polarised ? [part.id] : [],
   );
-  const parts = facts.seen?.circuit.parts ?? [];
-  const holds = (kind: Kind) => parts.some((part) => part.kind === kind);
-  const electrolytics = parts.some((part) => isKind(part, 'capacitor') && part.params.polarised);
+  const resistors = ofKind('resistor');
+  const guards = resistors.filter((id) => isBesideLamp(id, facts.circuit));
+  const { hottest } = facts;
+  const warm = hottest && hottest.watts > facts.rating * facts.ratingShare ? [hottest.part] : [];
   const coin = supply.kind === 'coin-20mm';
   return [
     ...when(true, 'extra-low-voltage', 'start'),
@@ -91,15 +109,16 @@ export function cautionsFor(facts: Facts): Caution[] {
     ...when(build === 'soldered', 'soldering-iron', 'solder'),
     ...when(build === 'soldered', 'clippings-fly', 'solder'),
     ...when(build === 'taped', 'tapes-apart', 'tape'),
-    ...when(facts.resistors > 0, 'never-without-resistor', 'resistor'),
-    ...when(coin && facts.resistors === 0, 'coin-cell-only', 'lamp'),
-    ...when(facts.hottestWatts > facts.rating * facts.ratingShare, 'warm-resistor', 'resistor'),
-    ...when(glaring, 'bright-lamp', 'lamp'),
-    ...when(has('violet'), 'violet-eyes', 'lamp'),
-    ...when(has('infrared'), 'infrared-unseen', 'lamp'),
-    ...when(holds('timer'), 'chip-notch', 'chip'),
-    ...when(electrolytics, 'electrolytic-way-round', 'capacitor'),
-    ...when(holds('speaker'), 'loud-tone', 'speaker'),
+    ...about(guards.length > 0 ? guards : resistors, 'never-without-resistor', 'resistor'),
+    ...about(coin && !holds('resistor') ? ofKind('led') : [], 'coin-cell-only', 'lamp'),
+    ...when(style === 'bench' && guards.length === 0, 'limit-guards', 'kit'),
+    ...about(warm, 'warm-resistor', 'resistor'),
+    ...about(glaring, 'bright-lamp', 'lamp'),
+    ...about(sorts('violet'), 'violet-eyes', 'lamp'),
+    ...about(sorts('infrared'), 'infrared-unseen', 'lamp'),
+    ...about(ofKind('timer'), 'chip-notch', 'chip'),
+    ...about(electrolytics, 'electrolytic-way-round', 'capacitor'),
+    ...about(ofKind('speaker'), 'loud-tone', 'speaker'),
     ...when(supply.kind === 'block-9v', 'block-terminals', 'before-power'),
     ...when(style === 'accumulator', 'accumulator-fuse', 'before-power'),
     ...when(
@@ -113,33 +132,34 @@ export function cautionsFor(facts: Facts): Caution[] {
   ];
 }
 
-/** The cautions that belong to a step of the build card; those of a part stand at its first step only. */
-export function cautionsAt(step: Step, cautions: readonly Caution[], steps?: readonly Step[]): Caution[] {
+/**
+ * The cautions that belong to a step of the build card. Those about parts stand where the first of them goes in.
+ *
+ * @param steps the card; left out, the step is looked at by itself
+ */
+export function cautionsAt(
+  step: Step,
+  cautions: readonly Caution[],
+  steps: readonly Step[] = [step],
+): Caution[] {
   const place = placeOf(step);
-  if (place === undefined) return [];
-  const there = steps?.filter((other) => placeOf(other) === place) ?? [];
-  // Of resistors it is the one that guards a lamp, where one is told apart.
-  const first = there.find((other) => 'guards' in other && other.guards) ?? there[0];
-  if (first && first.id !== step.id && step.action !== 'gate') return [];
-  return cautions.filter((caution) => caution.place === place);
+  const isFirst = steps.find((other) => placeOf(other) === place)?.id === step.id;
+  return cautions.filter((caution) => {
+    const { about } = caution;
+    if (about) return steps.find((other) => puts(other, about))?.id === step.id;
+    return place !== undefined && caution.place === place && (isFirst || step.action === 'gate');
+  });
+}
+
+function puts(step: Step, parts: readonly string[]): boolean {
+  return idsOf(step).some((id) => parts.includes(id) || parts.some((part) => part.startsWith(`${id}.`)));
 }
 
 function placeOf(step: Step): CautionPlace | undefined {
   if (step.action === 'gate') return step.at;
   if (step.action === 'solder-batch') return 'solder';
-  if (step.action === 'lay-tape') return 'tape';
-  if (step.action !== 'place-part') return undefined;
-  return PLACES[step.kind];
+  return step.action === 'lay-tape' ? 'tape' : undefined;
 }
-
-const PLACES: Readonly<Partial<Record<ThingKind, CautionPlace>>> = {
-  led: 'lamp',
-  rgb: 'lamp',
-  resistor: 'resistor',
-  timer: 'chip',
-  capacitor: 'capacitor',
-  speaker: 'speaker',
-};
 
 /** Whether a lamp flashes as fast as troubles some eyes. */
 function flashing(seen: Observation | undefined): boolean {

@@ -108,15 +108,15 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
   const minutes = totalMinutes(steps);
   const cautions = cautionsFor({
     supply,
+    circuit,
     lamps: sums.design.lamps,
-    hottestWatts: sums.hottest.hottest?.watts ?? 0,
+    hottest: sums.hottest.hottest,
     // Drawers hold ¼ W parts; the sums say when a larger one is wanted.
     rating: 0.25,
     ratingShare: style.ratingShare,
     standsInFor: pattern.standsInFor,
     ...(planned.value.built.seen ? { seen: planned.value.built.seen } : {}),
     build: buildType(boardOf(plan)),
-    resistors: circuit.parts.filter((part) => isKind(part, 'resistor')).length,
   });
   const sheet: Uncounted = {
     pattern: choice.pattern,

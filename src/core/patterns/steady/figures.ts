@@ -165,7 +165,9 @@ export function lifeOf(circuit: Circuit, choice: SourceChoice, sorts: LampSorts)
   const life = batteryLife(choice, mayMove(circuit) ? tabled(drawAt, choice) : drawAt, { dimAmps });
   if (!life) return undefined;
   const { toDim, toEmpty } = life;
-  return { toDim, toEmpty, useful: Math.min(toDim ?? 0, toEmpty), dimAmps };
+  // What only sounds serves until its battery is empty.
+  const useful = lamps.length > 0 ? Math.min(toDim ?? 0, toEmpty) : toEmpty;
+  return { toDim, toEmpty, useful, dimAmps };
 }
 
 interface Draw {

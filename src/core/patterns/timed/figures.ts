@@ -29,6 +29,8 @@ export interface TimingOption extends TimingValues {
   readonly spread: number;
   readonly drawAmps: number;
   readonly cautions: readonly TimingCaution[];
+  /** The share of its charging current that its capacitor leaks. */
+  readonly leaks: number;
   /** The product of resistor and capacitor is that of the values taken: the time is the same. */
   readonly sameTime: boolean;
 }

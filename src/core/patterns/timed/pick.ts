@@ -55,14 +55,32 @@ export function pickTiming(
     .map(({ choice }) => choice);
   const taken = ranked[0]!;
   const wantsDuty = wish.duty !== undefined && wish.dutyWeight === undefined;
-  if (Math.abs(Math.log1p(taken.error)) > Math.log1p(MEETS_SHARE) && !(wantsDuty && unlike(taken, wish))) {
-    return refused(finding('no-such-time', { seconds: wish.seconds, nearest: taken.period }));
+  if (!meets(taken.error) && !(wantsDuty && unlike(taken, wish))) {
+    const nearest = found.value.reduce((best, one) => (offBy(wish, one) < offBy(wish, best) ? one : best));
+    // Were it not for what they leak, larger capacitors would do.
+    const dry = capacitors.map(({ farads, tolerance }) => ({ farads, tolerance }));
+    const dryOnes = nearestTimings(wish, { ohms, capacitors: dry, tolerance: toleranceOf(style) });
+    const leaks =
+      nearest.period < wish.seconds &&
+      dryOnes.ok &&
+      dryOnes.value.some((one) => offBy(wish, one) < offBy(wish, nearest));
+    return refused(
+      finding('no-such-time', {
+        seconds: wish.seconds,
+        nearest: nearest.period,
+        ...(leaks ? { leaks: { ohms: (nearest.ra ?? 0) + nearest.r, farads: nearest.farads } } : {}),
+      }),
+    );
   }
   if (wantsDuty && unlike(taken, wish)) {
     const { high, low } = taken;
     return refused(finding('no-such-duty', { duty: wish.duty!, nearest: taken.duty, high, low }));
   }
   return accepted({ taken, options: ranked.map((choice) => optionOf(choice, taken)) });
+}
+
+function meets(error: number): boolean {
+  return Math.abs(Math.log1p(error)) <= Math.log1p(MEETS_SHARE);
 }
 
 /** Whether one of the two times that were wished is another one altogether. */
@@ -73,13 +91,13 @@ function unlike({ high, low }: TimingChoice, { seconds, duty = 0.5 }: TimingWish
 
 /** A choice as it stands beside the one that is taken. */
 export function optionOf(choice: TimingChoice, taken: TimingChoice): TimingOption {
-  const { ra, r, farads, high, low, period, error, shortest, longest, drawAmps, cautions } = choice;
+  const { ra, r, farads, high, low, period, error, shortest, longest, drawAmps, cautions, leaks } = choice;
   const product = (c: TimingChoice) => [(c.ra ?? 0) * c.farads, c.r * c.farads] as const;
   const wanted = product(taken);
   const sameTime = product(choice).every((rc, i) => Math.abs(rc - wanted[i]!) <= SAME_PRODUCT * wanted[i]!);
   const spread = Math.max(longest / period - 1, 1 - shortest / period);
   return {
     ...(ra === undefined ? {} : { ra }),
-    ...{ r, farads, high, low, error, spread, drawAmps, cautions, sameTime },
+    ...{ r, farads, high, low, error, spread, drawAmps, cautions, leaks, sameTime },
   };
 }

@@ -12,12 +12,12 @@ import {
   TIMING_FORMS,
   timingChoices,
   type TimerFamily,
-  type TimingCaution,
   type TimingChoice,
   type TimingForm,
 } from '@/core';
 import { readFigure, readList, readWithin } from '@/features/wish/readers';
 import { Choice, Typed } from '@/features/wish/Words';
+import { cautionWords } from '@/messages/timing';
 import { Scroll } from '@/ui/Scroll';
 import { Question } from './Question';
 
@@ -27,11 +27,6 @@ const FORM_NAMES: Readonly<Record<TimingForm, string>> = {
   'one-shot': 'a one-shot',
 };
 const FAMILY_NAMES: Readonly<Record<TimerFamily, string>> = { bipolar: 'bipolar', cmos: 'CMOS' };
-const CAUTION_WORDS: Readonly<Record<TimingCaution, string>> = {
-  'low-ohms': 'below 1 kΩ: too much discharge current',
-  leaks: 'leaks a tenth of its charging current or more',
-  'high-ohms': 'above 1 MΩ: leakage moves it',
-};
 const OHMS = seriesValues('E12').filter((ohms) => ohms >= 1e3 && ohms <= 1e6);
 
 /** Which resistors and capacitors give a time; worked out while it is typed, as there is nothing to solve. */
@@ -173,7 +168,7 @@ function Choices({ choices, form }: { choices: readonly TimingChoice[]; form: Ti
                 {formatQuantity(choice.shortest, 's', 2)} to {formatQuantity(choice.longest, 's', 2)}
                 {choice.cautions.map((caution) => (
                   <span key={caution} className="small-print d-block">
-                    {CAUTION_WORDS[caution]}
+                    {cautionWords(caution, choice.leaks)}
                   </span>
                 ))}
               </td>

@@ -12,26 +12,18 @@ export function WhatHappens({ sheet, trial }: { sheet: Sheet; trial: Trial }) {
   const name = namesIn(sheet.circuit, trial.plan);
   const built = standing?.built;
   if (!built) return <p className="small-print">Reading the board…</p>;
-  const warned = built.findings.some((f) => f.severity !== 'note');
-  const bad = warned || !built.asWanted;
-  // A lesson may want what is warned of: lamps that stay dark are the point of some.
-  // The right circuit for a wish that it cannot meet is not right.
-  const missed = built.asWanted
-    ? sheet.goals.filter(({ met, code }) => !met && code !== 'board-makes-it')
-    : [];
-  const doubted = warned || missed.length > 0;
-  const said = !built.asWanted ? 'Not as planned.' : doubted ? 'As planned, but look:' : 'Right.';
+  const { status, said, missed } = verdictOn(built, sheet);
   return (
     <div className="what-happens" role="status">
       {refusal && <p className="off-text">{sentence(refusal, name)}</p>}
       <div className="verdict-line">
-        <StatusMark status={!built.asWanted ? 'off' : doubted ? 'close' : 'right'} size={13} />
+        <StatusMark status={status} size={13} />
         <div>
           <strong>{said}</strong> {sheet.shows ? 'Each lamp at its own tone: ' : ''}
           {happening(built, name)}
           {missed.length > 0 && ` Not met: ${missed.map(goalWords).join(' ')}`}
           {!isTrial && <span className="small-print"> Pick up a part to see what a mistake would do.</span>}
-          {isTrial && bad && (
+          {isTrial && status !== 'right' && (
             <span className="small-print"> Steps and checks stay with the plan that works.</span>
           )}
         </div>
@@ -43,6 +35,18 @@ export function WhatHappens({ sheet, trial }: { sheet: Sheet; trial: Trial }) {
       )}
     </div>
   );
+}
+
+/** What is said of a board first: as planned, and whether that is right. */
+function verdictOn(built: AsBuilt, { goals }: Sheet) {
+  if (!built.asWanted) return { status: 'off', said: 'Not as planned.', missed: [] } as const;
+  // The right circuit for a wish that it cannot meet is not right.
+  const missed = goals.filter(({ met, code }) => !met && code !== 'board-makes-it');
+  // A lesson may want what is warned of: lamps that stay dark are the point of some.
+  const warned = built.findings.some((found) => found.severity !== 'note');
+  return warned || missed.length > 0
+    ? ({ status: 'close', said: 'As planned, but look:', missed } as const)
+    : ({ status: 'right', said: 'Right.', missed } as const);
 }
 
 /** So many lamps are told of one by one. */

@@ -8,13 +8,17 @@ const W = (watts: number) => formatQuantity(watts, 'W', 2);
 
 const MEAN_POWER = 'the mean of volts × amps at every instant';
 
+/** Of what comes and goes the mean power is not the product of the means. */
+function moves({ pulses, timing, sound, mix, program }: LessonSums): boolean {
+  return [pulses, timing, sound, mix, program].some((of) => of !== undefined);
+}
+
 /** The whole circuit: what is drawn, what is lost as heat, and how long the battery carries it. */
 export function Totals({ sums, style }: { sums: LessonSums; style: HouseStyle }) {
   const { design, hottest, rating, life } = sums;
   const warm = hottest.hottest;
   const { pulses } = sums;
-  // Of what comes and goes the mean power is not the product of the means.
-  const moves = pulses !== undefined || sums.timing !== undefined || sums.sound !== undefined;
+  const sounds = design.lamps.length === 0;
   const rows: readonly (readonly [string, string, string])[] = [
     [
       'current of everything',
@@ -25,6 +29,7 @@ export function Totals({ sums, style }: { sums: LessonSums; style: HouseStyle })
     ],
     [
       'power from the supply',
+      // The supply's volts hardly move: what is shown is the product.
       pulses ? MEAN_POWER : `${formatQuantity(design.supplyVolts, 'V')} × ${A(design.amps)}`,
       W(pulses?.watts ?? design.supplyVolts * design.amps),
     ],
@@ -33,12 +38,14 @@ export function Totals({ sums, style }: { sums: LessonSums; style: HouseStyle })
       ? [
           [
             `hottest: ${warm.part}`,
-            `${moves ? MEAN_POWER : `${A(Math.abs(warm.amps))} × ${formatQuantity(Math.abs(warm.volts), 'V')}`}${rating ? `, a ${rating === 0.125 ? '⅛' : rating === 0.25 ? '¼' : rating === 0.5 ? '½' : rating} W part stays under ${formatPercent(style.ratingShare)}` : ''}`,
+            `${moves(sums) ? MEAN_POWER : `${A(Math.abs(warm.amps))} × ${formatQuantity(Math.abs(warm.volts), 'V')}`}${rating ? `, a ${rating === 0.125 ? '⅛' : rating === 0.25 ? '¼' : rating === 0.5 ? '½' : rating} W part stays under ${formatPercent(style.ratingShare)}` : ''}`,
             W(warm.watts),
           ] as const,
         ]
       : []),
-    ...(life ? [['hours of light', lifeWords(life), formatHours(life.useful)] as const] : []),
+    ...(life
+      ? [[sounds ? 'hours of sound' : 'hours of light', lifeWords(life), formatHours(life.useful)] as const]
+      : []),
   ];
   return (
     <section className="ruled">
