@@ -277,7 +277,8 @@ export { homography, mapped, rectified, type Corners, type Pixels, type Spot } f
 export * from './checking/index';
 export { identifyLamp, type LampGuess } from './answers/identifyLamp';
 export { areFalling, fitLamp, fitMiss, type MeasuredPoint } from './answers/fitLamp';
-export { measuredBattery, spentAt, type MeasuredBattery } from './answers/measuredBattery';
+export { measuredBattery, type MeasuredBattery } from './answers/measuredBattery';
+export { spentAt } from './catalogue/discharge';
 export { whatIf, type WhatIf, type Zone } from './answers/whatIf';
 // kits
 export type { Kit, KitLine } from './kits/kit';

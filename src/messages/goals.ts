@@ -1,14 +1,12 @@
-import { formatQuantity, type Goal } from '@/core';
+import { formatQuantity, type Goal, type SourceChoice } from '@/core';
 import { SCENE_WORDS } from './light';
-import { AGE_NAMES } from './names';
+import { ageName } from './names';
 import { listWords } from './stepWords';
 
 const GOALS: Readonly<Record<Goal['code'], (goal: Goal) => string>> = {
-  'all-lit': ({ age }) => `Every lamp is lit, with the supply ${age ? AGE_NAMES[age] : 'as it is'}`,
-  blinks: ({ age }) =>
-    `Every lamp comes on and goes out, with the supply ${age ? AGE_NAMES[age] : 'as it is'}`,
-  'chips-fed': ({ age }) =>
-    `Every chip has the volts that it is made for, with the supply ${age ? AGE_NAMES[age] : 'as it is'}`,
+  'all-lit': () => 'Every lamp is lit',
+  blinks: () => 'Every lamp comes on and goes out',
+  'chips-fed': () => 'Every chip has the volts that it is made for',
   'one-takes-all': () => 'One lamp takes the current, and the others stay dark',
   'lights-in-order': () => 'The lamps come on one after another as the volts rise',
   'keeps-time': ({ met, parts }) =>
@@ -28,7 +26,8 @@ const GOALS: Readonly<Record<Goal['code'], (goal: Goal) => string>> = {
 };
 
 /** What the circuit must do; where it does not, which lamps fail it. */
-export function goalWords(goal: Goal): string {
+export function goalWords(goal: Goal, supply: SourceChoice): string {
   const but = goal.met || goal.parts.length === 0 ? '' : `, but not ${listWords(goal.parts)}`;
-  return `${GOALS[goal.code](goal)}${but}.`;
+  const age = goal.age ? `, with the supply ${ageName(goal.age, supply)}` : '';
+  return `${GOALS[goal.code](goal)}${age}${but}.`;
 }

@@ -187,6 +187,11 @@ function boosterName({ volts }: SourceChoice, { hertz, duty }: Pulses): string {
   return `booster, pulses of ${formatQuantity(volts ?? 5, 'V')} for ${formatPercent(duty)} of the time, ${formatQuantity(hertz, 'Hz')}`;
 }
 
+/** What a supply is called at one of its ages: the one that was measured is none of the table's. */
+export function ageName(age: Age, { age: own, measured }: Pick<SourceChoice, 'age' | 'measured'>): string {
+  return measured && age === own ? 'measured' : AGE_NAMES[age];
+}
+
 export const AGE_NAMES: Readonly<Record<Age, string>> = {
   fresh: 'fresh',
   nominal: 'as labelled',

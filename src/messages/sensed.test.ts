@@ -109,7 +109,7 @@ describe('a lamp that follows the light in words', () => {
     expect(stepWords(powered.steps.at(-1)!, powered).detail).toContain('D1 goes out.');
     expect(lessonLine(powered)).toMatch(/^white lamp, /u);
     expect(namesIn(powered.circuit)('S1')).toBe('the switch S1');
-    expect(sheet.goals.map(goalWords)[0]).toBe(`The lamp is lit ${SCENE_WORDS.dusk}.`);
+    expect(goalWords(sheet.goals[0]!, sheet.supply)).toBe(`The lamp is lit ${SCENE_WORDS.dusk}.`);
     expect(lessonLine(sheet)).toContain('lit at dusk and dark in the lit classroom');
   });
 

@@ -1,8 +1,8 @@
-import { supplySpent } from '../catalogue/discharge';
+import { spentAt, supplySpent } from '../catalogue/discharge';
 import type { SupplyChoice, SupplyFigures } from '../catalogue/supplies';
 import { isKind, partOf, withPart, type Circuit } from '../circuit/circuit';
 import { accepted, finding, refused, type Outcome } from '../findings/finding';
-import type { Amps, Hours, Volts } from '../quantities/units';
+import type { Amps, Hours, Ohms, Volts } from '../quantities/units';
 import { lampsSeen } from '../observe/looks';
 import { observe, reportOf } from '../observe/observe';
 
@@ -51,11 +51,12 @@ export function batteryLife(
 ): BatteryLife | undefined {
   const points: BatteryLife['points'][number][] = [];
   let hours = 0;
+  const { from, ohmsMore } = standing(choice);
   let toDim: number | undefined;
   for (let i = 0; i < POINTS; i++) {
-    const spent = i / (POINTS - 1);
+    const spent = from + ((1 - from) * i) / (POINTS - 1);
     const supply = supplySpent(choice, spent);
-    const draw = supply && drawAt(supply);
+    const draw = supply && drawAt({ ...supply, ohms: Math.max(0, supply.ohms + ohmsMore) });
     if (!draw) return undefined;
     const before = points[i - 1];
     if (before) hours += (supply.capacity! * (spent - before.spent)) / mean(before.drain, draw.drain);
@@ -68,6 +69,14 @@ export function batteryLife(
   }
   const shone = points[0]!.lamp >= dimAmps;
   return { toDim: shone ? (toDim ?? Infinity) : undefined, toEmpty: hours, points };
+}
+
+/** Where a discharge begins, and the ohms beyond the table's: one that was measured goes on from where it stands. */
+function standing(choice: SupplyChoice): { readonly from: number; readonly ohmsMore: Ohms } {
+  const { measured } = choice;
+  if (!measured) return { from: 0, ohmsMore: 0 };
+  const from = spentAt(choice, measured.volts) ?? 0;
+  return { from, ohmsMore: measured.ohms - (supplySpent(choice, from)?.ohms ?? measured.ohms) };
 }
 
 /** Logarithmic mean: drains fall nearly exponentially near the end. */

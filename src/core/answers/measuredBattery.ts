@@ -1,4 +1,4 @@
-import { supplySpent } from '../catalogue/discharge';
+import { spentAt } from '../catalogue/discharge';
 import type { SupplyChoice } from '../catalogue/supplies';
 import type { Ohms, Volts } from '../quantities/units';
 
@@ -24,16 +24,4 @@ export function measuredBattery(
   const ohms = Math.max(0, (load * (open - loaded)) / loaded);
   const spent = spentAt(choice, open);
   return { volts: open, ohms, ...(spent === undefined ? {} : { spent }) };
-}
-
-/** Share of a battery's charge that is spent when it stands at some open volts; undefined for what does not run down. */
-export function spentAt(choice: SupplyChoice, open: Volts): number | undefined {
-  if (!supplySpent(choice, 0)) return undefined;
-  let [low, high] = [0, 1];
-  for (let i = 0; i < 40; i++) {
-    const middle = (low + high) / 2;
-    if (supplySpent(choice, middle)!.volts > open) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
 }

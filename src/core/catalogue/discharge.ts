@@ -1,3 +1,4 @@
+import type { Volts } from '../quantities/units';
 import { SUPPLIES, type SupplyChoice, type SupplyFigures } from './supplies';
 
 /** The knots of a cell's life: share of the capacity that is spent, unloaded volts, ohms. */
@@ -37,4 +38,16 @@ export function supplySpent(choice: SupplyChoice, spent: number): SupplyFigures 
     tolerance,
     capacity,
   };
+}
+
+/** Share of a battery's charge that is spent when it stands at some open volts; undefined for what does not run down. */
+export function spentAt(choice: SupplyChoice, open: Volts): number | undefined {
+  if (!supplySpent(choice, 0)) return undefined;
+  let [low, high] = [0, 1];
+  for (let i = 0; i < 40; i++) {
+    const middle = (low + high) / 2;
+    if (supplySpent(choice, middle)!.volts > open) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
 }

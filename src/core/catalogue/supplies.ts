@@ -137,6 +137,17 @@ export interface SupplyFigures {
   readonly limitAmps?: number;
 }
 
+/**
+ * The ages that a supply has before it: all three of one by the table; of one that was measured, itself and what it will
+ * come to.
+ */
+export function agesOf(choice: SourceChoice): readonly Age[] {
+  const { measured, age } = choice;
+  if (!measured) return AGES;
+  const later = AGES.slice(AGES.indexOf(age) + 1);
+  return [age, ...later.filter((then) => supplyFigures(choice, then).volts < measured.volts)];
+}
+
 /** Whether a source gives steady volts. */
 export function isSteady(choice: SourceChoice): choice is SupplyChoice {
   return choice.kind !== 'booster';

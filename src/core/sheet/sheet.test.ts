@@ -239,3 +239,23 @@ describe('a first look', () => {
     },
   );
 });
+
+describe('a pack that was measured', () => {
+  const measured = { volts: 4.2, ohms: 1.1 };
+  const own = sheetWith({ supply: { kind: 'aa-alkaline', cells: 3, age: 'fresh', measured } });
+  const fresh = sheetWith({ supply: { kind: 'aa-alkaline', cells: 3, age: 'fresh' } });
+
+  it('has itself and what it will come to for ages: what it was before is over', () => {
+    // As labelled three cells have 4.5 V, more than it has left; tired they have 3.6 V.
+    expect(own.sums.ages.map(({ age }) => age)).toEqual(['fresh', 'tired']);
+    const [now] = own.sums.ages;
+    expect(now!.supplyVolts).toBeCloseTo(4.2 - 1.1 * now!.amps, 6);
+    expect(fresh.sums.ages.map(({ age }) => age)).toEqual(['fresh', 'nominal', 'tired']);
+  });
+
+  it('has the hours that are left in it, and no rule of thumb for a whole charge', () => {
+    expect(own.sums.life!.useful).toBeLessThan(fresh.sums.life!.useful);
+    expect(own.sums.life!.toEmpty).toBeLessThan(0.8 * fresh.sums.life!.toEmpty);
+    expect([own.loop.hours, fresh.loop.hours !== undefined]).toEqual([undefined, true]);
+  });
+});

@@ -89,7 +89,7 @@ function design(params: GaugeParams, means: Means): Outcome<Design> {
   if (!found.ok) return found;
   const made = finish({ circuit, supply: params.supply, sorts, strings: rungs.map(({ sum }) => sum) }, means);
   if (!made.ok) return made;
-  const freshRow = made.value.sums.ages.find((row) => row.age === 'fresh')!;
+  const freshRow = made.value.sums.ages[0]!;
   const rows = rungs.map(({ lamp, zener }, i): RungRow => {
     const lit = found.value.find((threshold) => threshold.lamp === lamp)?.volts;
     const fullAmps = freshRow.lamps.find((figure) => figure.part === lamp)!.amps;

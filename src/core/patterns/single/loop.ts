@@ -26,7 +26,8 @@ export function loopSums(wish: LoopWish, lampVolts: Volts, chosen: Ohms, nominal
     letterCode: letterCode(chosen),
     bands4: bandsFor(chosen, 4, 0.05),
     bands5: bandsFor(chosen, 5, 0.01),
-    hours: capacity === undefined ? undefined : capacity / nominalAmps,
+    // Of what was measured nobody knows the whole charge that the rule divides.
+    hours: capacity === undefined || wish.supply.measured ? undefined : capacity / nominalAmps,
     schools: schoolsFor(wish),
   };
 }

@@ -1,5 +1,5 @@
 import type { LampFigures } from '../../catalogue/lamps';
-import { AGES, supplyFigures, type Age, type SupplyChoice } from '../../catalogue/supplies';
+import { agesOf, supplyFigures, type Age, type SupplyChoice } from '../../catalogue/supplies';
 import { Junction } from '../../devices/junction';
 import type { Amps, Ohms } from '../../quantities/units';
 import { ampsOf } from '../steady/bank';
@@ -42,7 +42,7 @@ export function schoolsFor(wish: LoopWish): School[] {
     house = false,
   ): School[] => {
     if (ohms === undefined) return [];
-    const ages = AGES.map((age) => {
+    const ages = agesOf(wish.supply).map((age) => {
       const amps = loopAmps(wish.supply, wish.lamp, ohms, age);
       return { age, amps, share: amps / wish.lamp.maxAmps };
     });

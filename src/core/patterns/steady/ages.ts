@@ -1,6 +1,6 @@
 import { brightnessAt, type Brightness } from '../../catalogue/brightness';
 import type { LampType } from '../../catalogue/lamps';
-import { AGES, type Age, type SourceChoice } from '../../catalogue/supplies';
+import { agesOf, type Age, type SourceChoice } from '../../catalogue/supplies';
 import { isKind, type Circuit } from '../../circuit/circuit';
 import { sourceOf } from '../../circuit/source';
 import { accepted, type Outcome } from '../../findings/finding';
@@ -57,7 +57,7 @@ export function ageRows(
   seen?: Observation,
 ): Outcome<AgeRow[]> {
   const rows: AgeRow[] = [];
-  for (const age of AGES) {
+  for (const age of agesOf(choice)) {
     const known = age === choice.age && !shows ? seen : undefined;
     const row = known
       ? accepted(rowOf(known, age, sorts))

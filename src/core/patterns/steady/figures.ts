@@ -145,7 +145,8 @@ const FAINT_SHARE = 0.5;
 /** Hours until the dimmest lamp that shines at first is too dim, and until the battery is empty. */
 export function lifeOf(circuit: Circuit, choice: SourceChoice, sorts: LampSorts): Life | undefined {
   if (!isSteady(choice)) return undefined;
-  const first = ageRow(atAge(circuit, choice, 'fresh'), 'fresh', sorts);
+  const begins = choice.measured ? choice.age : 'fresh';
+  const first = ageRow(atAge(circuit, choice, begins), begins, sorts);
   const lamps = first.ok ? first.value.lamps : [];
   const lit = lamps.filter((lamp) => lamp.amps >= DIM_AMPS);
   const brightest = lamps.reduce((most, lamp) => (lamp.amps > most.amps ? lamp : most), lamps[0]!);

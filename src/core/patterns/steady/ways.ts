@@ -22,7 +22,8 @@ export function judgeWay({ kind, length, supply, circuit, sorts }: WayRequest, m
   const { ratingShare } = means.style;
   const sums = lessonSums({ circuit, supply, sorts, strings: [], ratingShare, brief: means.brief });
   if (!sums.ok) return { ...base, works: false, why: sums.findings };
-  const [fresh, , tired] = sums.value.ages as [AgeRow, AgeRow, AgeRow];
+  const { ages } = sums.value;
+  const [fresh, tired] = [ages[0]!, ages[ages.length - 1]!];
   const why = objections(sums.value.design, [fresh, tired]);
   const parts = circuit.parts.filter(({ id }) => !isSource(circuit, id));
   const figures: WayFigures = {

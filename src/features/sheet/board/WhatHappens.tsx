@@ -21,7 +21,7 @@ export function WhatHappens({ sheet, trial }: { sheet: Sheet; trial: Trial }) {
         <div>
           <strong>{said}</strong> {sheet.shows ? 'Each lamp at its own tone: ' : ''}
           {happening(built, name)}
-          {missed.length > 0 && ` Not met: ${missed.map(goalWords).join(' ')}`}
+          {missed.length > 0 && ` Not met: ${missed.map((goal) => goalWords(goal, sheet.supply)).join(' ')}`}
           {!isTrial && <span className="small-print"> Pick up a part to see what a mistake would do.</span>}
           {isTrial && status !== 'right' && (
             <span className="small-print"> Steps and checks stay with the plan that works.</span>

@@ -99,7 +99,7 @@ export function AimStage({ content, sheet, course, words, sheetHref, onChange }:
         </div>
       </section>
       <ComesAfter pattern={content.choice.pattern} course={course} />
-      {sheet && <GoalsSection goals={sheet.goals} />}
+      {sheet && <GoalsSection goals={sheet.goals} supply={sheet.supply} />}
       {sheet && <TimeSection time={sheet.time} />}
       {sheet && <TalkSection sheet={sheet} />}
       {sheet && <WordsSection sheet={sheet} level={content.level} own={words} />}

@@ -1,5 +1,5 @@
 import { formatQuantity, SUPPLIES, type AgeRow, type LessonSums } from '@/core';
-import { AGE_NAMES, lampName, looksWords } from '@/messages/names';
+import { ageName, lampName, looksWords } from '@/messages/names';
 import { listWords } from '@/messages/stepWords';
 import { Changed } from '../Changed';
 
@@ -18,7 +18,11 @@ export function LampsAtAges({ sums }: { sums: LessonSums }) {
             <th scope="col">lamp</th>
             {ages.map((row) => (
               <th key={row.age} scope="col" className="amount">
-                {steadySupply ? (style === 'pulsed' ? 'mean current' : 'current') : AGE_NAMES[row.age]}
+                {steadySupply
+                  ? style === 'pulsed'
+                    ? 'mean current'
+                    : 'current'
+                  : ageName(row.age, sums.supply)}
               </th>
             ))}
             <th scope="col" className="ps-4">

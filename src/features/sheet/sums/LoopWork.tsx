@@ -10,6 +10,7 @@ import {
   letterCode,
   MINUS,
   SUPPLIES,
+  type SourceChoice,
   type BandColour,
   type HouseStyle,
   type LoopSums,
@@ -17,7 +18,7 @@ import {
   type LessonSums,
 } from '@/core';
 import { ResistorDrawing } from '@/features/plan/ResistorDrawing';
-import { AGE_NAMES, looksWords } from '@/messages/names';
+import { ageName, looksWords } from '@/messages/names';
 import type { SumLine } from '@/messages/sumLines';
 import { lifeWords } from '@/messages/life';
 import { schoolWords } from '@/messages/schools';
@@ -41,7 +42,7 @@ export function LoopWork({ sums, loop, style }: Props) {
     <>
       <WorkingTable {...{ sums, loop, style }} />
       <Ages sums={sums} />
-      <Schools loop={loop} />
+      <Schools loop={loop} supply={sums.supply} />
     </>
   );
 }
@@ -75,7 +76,7 @@ function working({ sums, loop, style }: Props): SumLine[] {
   const between = [around.down, around.up].filter((ohms) => ohms !== undefined).map(formatOhms);
   return [
     {
-      name: `supply, ${AGE_NAMES[supply.age]}`,
+      name: `supply, ${ageName(supply.age, supply)}`,
       work: cells ? `${supply.cells} × ${V(perCell)}` : 'as it comes',
       figure: V(supplyFigures.volts),
     },
@@ -140,7 +141,7 @@ function working({ sums, loop, style }: Props): SumLine[] {
       : [
           {
             name: 'battery hours, rule of thumb',
-            work: `${formatQuantity(supplyFigures.capacity ?? 0, 'Ah')} ÷ ${A(sums.ages.find((row) => row.age === 'nominal')!.amps)}`,
+            work: `${formatQuantity(supplyFigures.capacity ?? 0, 'Ah')} ÷ ${A((sums.ages.find((row) => row.age === 'nominal') ?? design).amps)}`,
             figure: formatHours(loop.hours),
           },
         ]),
@@ -220,7 +221,7 @@ function Ages({ sums }: { sums: LessonSums }) {
         <tbody>
           {sums.ages.map((row) => (
             <tr key={row.age}>
-              <th scope="row">{AGE_NAMES[row.age]}</th>
+              <th scope="row">{ageName(row.age, sums.supply)}</th>
               <td className="amount">
                 <Changed>{V(row.supplyVolts)}</Changed>
               </td>
@@ -249,7 +250,8 @@ const QUESTIONS: Readonly<Record<School['question'], string>> = {
   current: 'which current',
 };
 
-function Schools({ loop }: { loop: LoopSums }) {
+function Schools({ loop, supply }: { loop: LoopSums; supply: SourceChoice }) {
+  const ages = loop.schools[0]?.ages ?? [];
   return (
     <section className="ruled">
       <h2>The other schools</h2>
@@ -258,9 +260,7 @@ function Schools({ loop }: { loop: LoopSums }) {
           columns={[
             ['choice'],
             ['resistor', 'amount'],
-            ['fresh', 'amount'],
-            ['as labelled', 'amount'],
-            ['tired', 'amount'],
+            ...ages.map(({ age }) => [ageName(age, supply), 'amount'] as const),
             ['of the limit', 'amount'],
           ]}
         />
@@ -269,7 +269,7 @@ function Schools({ loop }: { loop: LoopSums }) {
             <Fragment key={`${school.question} ${school.choice}`}>
               {school.question !== loop.schools[i - 1]?.question && (
                 <tr className="question">
-                  <th scope="rowgroup" colSpan={6}>
+                  <th scope="rowgroup" colSpan={3 + ages.length}>
                     {QUESTIONS[school.question]}
                   </th>
                 </tr>

@@ -1,6 +1,6 @@
 import { formatHours, formatPercent, formatQuantity, type HouseStyle, type LessonSums } from '@/core';
 import { lifeWords } from '@/messages/life';
-import { AGE_NAMES } from '@/messages/names';
+import { ageName } from '@/messages/names';
 import { Changed } from '../Changed';
 
 const A = (amps: number) => formatQuantity(amps, 'A');
@@ -24,7 +24,7 @@ export function Totals({ sums, style }: { sums: LessonSums; style: HouseStyle })
       'current of everything',
       pulses
         ? `on average, at ${formatQuantity(design.supplyVolts, 'V')} on average`
-        : `supply ${AGE_NAMES[design.age]}, ${formatQuantity(design.supplyVolts, 'V')} at its ends${sums.sound ? ', at the tone that takes most' : ''}`,
+        : `supply ${ageName(design.age, sums.supply)}, ${formatQuantity(design.supplyVolts, 'V')} at its ends${sums.sound ? ', at the tone that takes most' : ''}`,
       A(design.amps),
     ],
     [

@@ -48,7 +48,7 @@ export function WaysTable({ ways, style, choice, onChoice }: Props) {
               <WayRow
                 key={`${way.kind} ${way.length} ${way.supply.kind} ${way.supply.cells}`}
                 {...{ way, style, choice, onChoice }}
-                elsewhere={way.supply !== ways[0]!.supply}
+                elsewhere={JSON.stringify(way.supply) !== JSON.stringify(ways[0]!.supply)}
               />
             ))}
           </tbody>

@@ -89,12 +89,13 @@ function AgeWords({ supply, problems, onChange }: Props) {
     const battery = known.find(({ id }) => age === `battery ${id}`);
     if (battery) {
       const figures = { volts: battery.volts, ohms: battery.ohms };
-      onChange({ ...rest, cells: battery.cells, measured: figures });
+      onChange({ ...rest, cells: battery.cells, age: 'fresh', measured: figures });
     } else if (age === 'measured') measured({});
     else onChange({ ...rest, age: age as Age });
   };
   const measured = (change: Partial<NonNullable<SupplyChoice['measured']>>) =>
-    onChange({ ...rest, measured: { volts, ohms, ...before, ...change } });
+    // What it will come to is told by the table: whatever it was called before, it stands at its own beginning.
+    onChange({ ...rest, age: 'fresh', measured: { volts, ohms, ...before, ...change } });
   return (
     <>
       <Choice
