@@ -295,8 +295,8 @@ export const BOARD_NAMES: Readonly<Record<BoardChoice, string>> = {
   half: 'half-size breadboard',
   full: 'full-size breadboard',
   'full-split': 'full-size breadboard, rails split',
-  strip: 'stripboard',
-  pad: 'pad board',
+  strip: 'stripboard, 24 strips of 40 holes',
+  pad: 'pad board, 24 by 40 holes',
   card: 'copper tape on card',
 };
 

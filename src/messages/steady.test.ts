@@ -50,7 +50,7 @@ describe('names of parts, legs and checkpoints', () => {
     expect(plain(stockName({ kind: 'zener', volts: 9.1 }))).toBe('zener 9.10 V');
     expect(plain(stockName({ kind: 'potentiometer', ohms: 22000 }))).toBe('potentiometer 22 kΩ');
     expect(stockName({ kind: 'rgb-lamp', common: 'cathode' })).toBe('three-colour lamp, common cathode');
-    expect(stockName({ kind: 'board', board: 'strip' })).toBe('stripboard');
+    expect(stockName({ kind: 'board', board: 'strip' })).toBe('stripboard, 24 strips of 40 holes');
   });
 
   it('of lists and lengths', () => {

@@ -22,6 +22,7 @@ import { WishBar } from './WishBar';
 import { SheetHead } from './SheetHead';
 import { StageMargin, STAGES, type Stage } from './StageMargin';
 import { StageView } from './StageView';
+import { OtherBoards } from './OtherBoards';
 import { OneStep } from './steps/OneStep';
 import { useLessonDraft } from './useLessonDraft';
 import { useSheet, type SheetState } from './useSheet';
@@ -108,7 +109,11 @@ export function LessonSheet(props: LessonSheetProps) {
   const plan = () => <PlanBoard {...board} style={surroundings.style} title={content.title} />;
   const card = () => <StepsBoard sheet={sheet!} at={steps.at} onAt={steps.go} />;
   const large = sheet !== undefined && BOARD_STAGES.has(stage);
-  const notes = <SheetNotes {...{ sheet, refusals, failure }} working={working} />;
+  const notes = (
+    <SheetNotes {...{ sheet, refusals, failure }} working={working}>
+      <OtherBoards refusals={refusals} choice={content.choice} onChoice={setChoice} />
+    </SheetNotes>
+  );
   const notesBelow = large && onlyNoted(refusals, failure);
   return (
     <Marking value={marking}>
@@ -195,10 +200,12 @@ function Folded({ line, children }: { line: string | undefined; children: ReactN
 interface NoteProps extends Pick<SheetState, 'sheet' | 'refusals' | 'failure'> {
   /** The sheet is of the sentence before. */
   readonly working: boolean;
+  /** The way on from a refusal. */
+  readonly children: ReactNode;
 }
 
 /** Why the wish cannot be met, and what is to be said of the one that stands. */
-function SheetNotes({ sheet, refusals, failure, working }: NoteProps) {
+function SheetNotes({ sheet, refusals, failure, working, children }: NoteProps) {
   return (
     <>
       <p className="working-line small-print" role="status">
@@ -222,6 +229,7 @@ function SheetNotes({ sheet, refusals, failure, working }: NoteProps) {
           {sentence(finding)}
         </Note>
       ))}
+      {children}
       {refusals.length > 0 && sheet && (
         <p className="small-print">The figures below are the last ones that worked.</p>
       )}

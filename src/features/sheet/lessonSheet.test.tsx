@@ -3,7 +3,7 @@ import { act, waitFor } from '@testing-library/react';
 import { contentOf, line, openLesson, SAVED_AT, SINGLE, stage } from '../../../tests/support/lessonScreen';
 import { visited } from '../../../tests/support/navigation';
 import { retype, row, said, screen, within } from '../../../tests/support/screen';
-import { sheetWith } from '../../../tests/support/sheets';
+import { choiceWith, sheetWith } from '../../../tests/support/sheets';
 import { formatQuantity, THIN } from '@/core';
 import { jobsCameTo } from '../../../tests/support/jobs';
 import { kept as store } from '@/ui/kept';
@@ -55,6 +55,15 @@ describe('the sentence', () => {
     await waitFor(() => expect(said(document.querySelector('.note.refusal'))).toMatch(/1.60 V/u));
     expect(screen.getByText('The figures below are the last ones that worked.')).toBeTruthy();
   });
+
+  it('shows the way on where it does not fit its board', async () => {
+    const choice = choiceWith('panel', {}, 'half');
+    const { user } = openLesson(choice);
+    expect(said(document.querySelector('.note.refusal'))).toContain('too much for the half board');
+    await user.click(screen.getByRole('button', { name: /full-size breadboard$/u }));
+    await waitFor(() => expect(document.querySelector('.note.refusal')).toBeNull(), { timeout: 20000 });
+    expect(document.querySelector('.lesson-main table')).toBeTruthy();
+  }, 30000);
 
   it('marks figures of the sentence before as such until its own are there', async () => {
     const { user } = openLesson();
