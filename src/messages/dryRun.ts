@@ -1,7 +1,17 @@
-import { formatQuantity, type Cause, type DryRun, type LampChange, type Lasting, type Ruin } from '@/core';
+import {
+  formatQuantity,
+  type Cause,
+  type DryRun,
+  type LampChange,
+  type LampOutcome,
+  type Lasting,
+  type Ruin,
+  type SoundChange,
+} from '@/core';
 import { causeWords } from './causes';
 import { capital } from './grammar';
-import { thingName } from './names';
+import { looksWords, thingName } from './names';
+import { everyWords } from './often';
 import { pointPhrase } from './points';
 
 /** The change of a lamp as one would say it beforehand. */
@@ -11,7 +21,30 @@ export const CHANGE_WORDS: Readonly<Record<LampChange, string>> = {
   'as before': 'stays as it was',
   brighter: 'gets brighter',
   ruined: 'is ruined',
+  slower: 'blinks slower',
+  faster: 'blinks faster',
+  'stays-lit': 'stays lit',
+  'comes-and-goes': 'comes and goes',
 };
+
+/** The change of a sound likewise. */
+export const SOUND_WORDS: Readonly<Record<SoundChange, string>> = {
+  silent: 'is silent',
+  lower: 'sounds lower',
+  'as before': 'sounds as it did',
+  higher: 'sounds higher',
+};
+
+/** What a lamp does after a mistake, with its figures. */
+export function lampOutcomeWords(
+  { part, after, brightness, change, hertz }: LampOutcome,
+  type: string | undefined,
+): string {
+  const does = `${part} ${CHANGE_WORDS[change]}`;
+  if (after < 1e-7) return `${does}: no current.`;
+  const often = hertz?.after === undefined ? '' : `, ${everyWords(hertz.after)}`;
+  return `${does}: ${formatQuantity(after, 'A')}, ${looksWords(brightness, type)}${often}.`;
+}
 
 const LASTING_WORDS: Readonly<Record<Lasting, string>> = {
   'at once': 'at once',

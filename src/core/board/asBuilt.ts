@@ -179,7 +179,7 @@ function soundIn(part: string, seen: Observation): Finding[] {
 }
 
 /** The pitch of a speaker through which something comes and goes. */
-function pitchOf(part: string, seen: Observation): Hertz | undefined {
+export function pitchOf(part: string, seen: Observation): Hertz | undefined {
   if (seen.kind === 'still') return undefined;
   const hertz = Object.values(seen.run.cycles).find((cycle) => cycle.hertz)?.hertz;
   const amps = seen.run.parts[part]!.amps.reduce((most, now) => Math.max(most, Math.abs(now)), 0);

@@ -6,8 +6,10 @@ import { dryRuns, type DryRun } from './dryRun';
 
 const runsOf = (sheet: Sheet): DryRun[] => dryRuns(faultContext(sheet, requestWith()), DEFAULT_METER);
 const find = (runs: readonly DryRun[], code: DryRun['code'], data: Partial<DryRun['data']> = {}) =>
-  runs.find(
-    (run) => run.code === code && Object.entries(data).every(([k, v]) => run.data[k as 'part'] === v),
+  runs.find((run) =>
+    [run, ...run.alike].some(
+      (one) => one.code === code && Object.entries(data).every(([k, v]) => one.data[k as 'part'] === v),
+    ),
   )!;
 
 describe('one lamp damaged on purpose', () => {
@@ -96,5 +98,44 @@ describe('several lamps', () => {
     const wire = sheet.plan.placements.find(({ kind }) => kind === 'jumper')!;
     const run = find(runsOf(sheet), 'jumper-missing', { part: wire.part });
     expect(run.lamps.some(({ change }) => change === 'dark')).toBe(true);
+  });
+});
+
+describe('what moves, damaged on purpose', () => {
+  it('blinks slower with ten times the capacitor, faster with a tenth of it, and stays as it is or dark without it', () => {
+    const runs = runsOf(patternSheet('blink', {}, 'full'));
+    const slow = runs.find(({ code, lamps }) => code === 'wrong-capacitor' && lamps[0]!.change === 'slower')!;
+    const { before, after } = slow.lamps[0]!.hertz!;
+    expect(after! / before!).toBeCloseTo(0.1, 1);
+    expect(runs.some(({ code, lamps }) => code === 'wrong-capacitor' && lamps[0]!.change === 'faster')).toBe(
+      true,
+    );
+    // What it carries while it is lit is told, no mean of lit and dark.
+    expect(slow.lamps[0]!.before).toBeCloseTo(slow.lamps[0]!.after, 4);
+  });
+
+  it('sounds lower, higher or not at all, in a lesson without a lamp', () => {
+    const runs = runsOf(patternSheet('tone', {}, 'full'));
+    expect(new Set(runs.map(({ sound }) => sound?.change))).toEqual(
+      new Set(['silent', 'lower', 'higher', 'as before']),
+    );
+    expect(find(runs, 'chip-turned').sound).toMatchObject({ part: 'LS1', change: 'silent' });
+  });
+});
+
+describe('mistakes that do and read just the same', () => {
+  it('stand once, behind the likeliest, and the likeliest come first', () => {
+    const runs = runsOf(sheetWith());
+    const shown = runs.map(({ lamps, readings, ruins }) =>
+      JSON.stringify([
+        lamps.map(({ change }) => change),
+        ruins.map(({ part }) => part),
+        readings.map(({ after }) => (Math.abs(after) < 1e-6 ? 0 : Number(after.toPrecision(3)))),
+      ]),
+    );
+    expect(new Set(shown).size).toBe(runs.length);
+    expect(runs.some(({ alike }) => alike.length > 0)).toBe(true);
+    const priors = runs.map(({ prior }) => prior);
+    expect(priors).toEqual([...priors].sort((a, b) => b - a));
   });
 });

@@ -1,9 +1,8 @@
-import type { Brightness } from '../catalogue/brightness';
-import { brightnessAt } from '../catalogue/brightness';
 import type { MeterFigures } from '../catalogue/meter';
 import { isKind, partOf, type Circuit, type ThingKind } from '../circuit/circuit';
 import { withoutWires } from '../circuit/wires';
 import { isProbed, type Checkpoint } from '../observe/checkpoint';
+import { withHeld } from '../observe/held';
 import { GLOW_AMPS } from '../observe/looks';
 import type { Observation } from '../observe/observation';
 import { typicalReadings } from '../observe/draws';
@@ -12,7 +11,8 @@ import { readingsIn } from '../observe/responses';
 import { read } from '../observe/read';
 import type { Overload } from '../parts/overload';
 import { overloadOf } from '../parts/index';
-import type { Amps, Watts } from '../quantities/units';
+import type { Watts } from '../quantities/units';
+import { lampOutcomes, soundOutcome, type LampOutcome, type SoundOutcome } from './changes';
 import { ASKED_STATES, meterUseAt, type Candidate, type FaultContext } from './faults/fault';
 import { faultsOf } from './faults/index';
 
@@ -25,17 +25,6 @@ export interface Ruin extends Overload {
   readonly lasting: Lasting;
 }
 
-/** What a lamp does after a mistake, as one would say it beforehand. */
-export type LampChange = 'dark' | 'dimmer' | 'as before' | 'brighter' | 'ruined';
-
-export interface LampOutcome {
-  readonly part: string;
-  readonly before: Amps;
-  readonly after: Amps;
-  readonly brightness: Brightness;
-  readonly change: LampChange;
-}
-
 /** A build damaged on purpose: what happens, what it ruins, and what a meter would show at each checkpoint. */
 export interface DryRun {
   readonly code: Candidate['code'];
@@ -43,21 +32,29 @@ export interface DryRun {
   /** Where the meter does the harm, for slips of the meter. */
   readonly where?: Checkpoint;
   readonly lamps: readonly LampOutcome[];
+  /** Of a lesson that sounds, with its beam cut where it has one. */
+  readonly sound?: SoundOutcome;
   readonly ruins: readonly Ruin[];
   readonly warm: readonly { readonly part: string; readonly watts: Watts; readonly share: number }[];
   readonly readings: readonly { readonly id: string; readonly before: number; readonly after: number }[];
+  /** How likely it is beside the others, by what one knows beforehand. */
+  readonly prior: number;
+  /** Mistakes that do and read just the same, likeliest first. */
+  readonly alike: readonly { readonly code: Candidate['code']; readonly data: Candidate['data'] }[];
 }
 
 /**
- * Every fault that applies to a lesson, each observed with all parts at their nominal values.
- * Those whose circuits do not settle are left out.
+ * Every fault that applies to a lesson, each observed with all parts at their nominal values, likeliest first; those that
+ * do and read the same stand together. Those whose circuits do not settle are left out.
  */
 export function dryRuns(context: FaultContext, meter: MeterFigures): DryRun[] {
   const right = observe(context.circuit);
   if (!right.ok) return [];
   const before = readings(right.value, context.points, () => 'right', meter);
-  return faultsOf(context).flatMap((candidate): DryRun[] => {
-    const { code, data } = candidate;
+  const sounding = soundsBy(context.circuit);
+  const heard = sounding(right.value);
+  const runs = faultsOf(context).flatMap((candidate): DryRun[] => {
+    const { code, data, prior } = candidate;
     // A right build with its knob elsewhere is no mistake to be made, and turned probes do nothing to it.
     if (ASKED_STATES.has(code) && code !== 'button-open' && code !== 'switch-off') return [];
     if (data.byRows) return [];
@@ -66,12 +63,16 @@ export function dryRuns(context: FaultContext, meter: MeterFigures): DryRun[] {
     const after = readings(seen.value, context.points, meterUseAt(candidate), meter);
     const harm = candidate.use === 'right' ? undefined : harmOf(right.value, after);
     const shown = harm?.during ?? seen.value;
+    const sound = heard && soundOutcome(heard, sounding(shown) ?? shown);
     return [
       {
         code,
         data,
         ...(harm ? { where: harm.point } : {}),
+        prior,
+        alike: [],
         lamps: lampOutcomes(right.value, shown),
+        ...(sound ? { sound } : {}),
         ruins: ruinsIn(shown),
         warm: warmIn(shown),
         readings: after.map(({ point, value }, i) => ({
@@ -82,6 +83,44 @@ export function dryRuns(context: FaultContext, meter: MeterFigures): DryRun[] {
       },
     ];
   });
+  return together(runs);
+}
+
+/** Runs that do and read the same as one, led by the likeliest; likeliest first. */
+function together(runs: readonly DryRun[]): DryRun[] {
+  const ranked = [...runs].sort((a, b) => b.prior - a.prior);
+  const groups = new Map<string, DryRun[]>();
+  for (const run of ranked) {
+    const shown = [
+      run.lamps.map(({ change }) => change),
+      run.sound?.change,
+      run.ruins.map(({ part }) => part),
+    ];
+    const read = run.readings.map(({ after }) => Number(after.toPrecision(3)));
+    const key = JSON.stringify([...shown, read.map((value) => (Math.abs(value) < UNREAD ? 0 : value))]);
+    groups.set(key, [...(groups.get(key) ?? []), run]);
+  }
+  return [...groups.values()].map(([first, ...others]) => ({
+    ...first!,
+    alike: others.map(({ code, data }) => ({ code, data })),
+  }));
+}
+
+/** Below what any meter shows. */
+const UNREAD = 1e-6;
+
+/** How a build is looked at for its sound: with its beams cut, where it waits for that. */
+function soundsBy({ parts }: Circuit): (seen: Observation) => Observation | undefined {
+  if (!parts.some((part) => isKind(part, 'speaker'))) return () => undefined;
+  const beams = parts.flatMap((part) =>
+    isKind(part, 'ldr') ? part.params.litBy.map((light) => light.part) : [],
+  );
+  if (beams.length === 0) return (seen) => seen;
+  const held = Object.fromEntries(beams.map((lamp) => [lamp, 'cut' as const]));
+  return ({ circuit }) => {
+    const cut = observe(withHeld(circuit, held));
+    return cut.ok ? cut.value : undefined;
+  };
 }
 
 interface Read {
@@ -152,33 +191,6 @@ function harmOf(
     }
   }
   return worst;
-}
-
-function lampOutcomes(right: Observation, after: Observation): LampOutcome[] {
-  return right.circuit.parts.flatMap((part): LampOutcome[] => {
-    if (!isKind(part, 'led')) return [];
-    const before = Math.max(0, reportOf(right, part.id).amps);
-    const amps = Math.max(0, lampAmps(after, part.id));
-    const { maxAmps } = part.params;
-    const change = changeOf(before, amps, maxAmps);
-    return [{ part: part.id, before, after: amps, brightness: brightnessAt(amps, maxAmps), change }];
-  });
-}
-
-/** Current of a lamp; what stands in its place gives no light. */
-function lampAmps(seen: Observation, id: string): Amps {
-  const part = partOf(seen.circuit, id);
-  return part && isKind(part, 'led') ? reportOf(seen, id).amps : 0;
-}
-
-/** Changes smaller than this share nobody sees. */
-const SEEN = 0.15;
-
-function changeOf(before: Amps, after: Amps, maxAmps: Amps): LampChange {
-  if (after > 1.5 * maxAmps) return 'ruined';
-  if (after < GLOW_AMPS) return before < GLOW_AMPS ? 'as before' : 'dark';
-  if (after < before * (1 - SEEN)) return 'dimmer';
-  return after > before * (1 + SEEN) ? 'brighter' : 'as before';
 }
 
 /** Times beyond a limit from which something lasts so long: starting figures, meant as orders of magnitude. */

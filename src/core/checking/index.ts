@@ -21,7 +21,8 @@ export {
   type JudgedPoint,
   type Signature,
 } from './dictionary';
-export { dryRuns, type DryRun, type LampChange, type Lasting, type Ruin } from './dryRun';
+export type { LampChange, LampOutcome, SoundChange } from './changes';
+export { dryRuns, type DryRun, type Lasting, type Ruin } from './dryRun';
 export type { Expectation, Expected } from './expected';
 export { STARTING_COUNT, withExperience, type FaultCounts } from './experience';
 export { ASKED_STATES, RIGHT_STATES, type Candidate, type FaultContext } from './faults/fault';

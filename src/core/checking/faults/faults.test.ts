@@ -10,7 +10,12 @@ import { ASKED_STATES } from './fault';
 import { faultsOf } from './index';
 
 const candidatesOf = (sheet: Sheet) => faultsOf(faultContext(sheet, requestWith()));
-const runsOf = (sheet: Sheet): DryRun[] => dryRuns(faultContext(sheet, requestWith()), DEFAULT_METER);
+/** Every mistake by itself, those that do just the same as another too. */
+const runsOf = (sheet: Sheet): DryRun[] =>
+  dryRuns(faultContext(sheet, requestWith()), DEFAULT_METER).flatMap((run) => [
+    run,
+    ...run.alike.map((one) => ({ ...run, ...one })),
+  ]);
 const changes = (run: DryRun) => run.lamps.map(({ part, change }) => `${part} ${change}`);
 const only = (runs: readonly DryRun[], code: FaultCode) => runs.filter((run) => run.code === code);
 
@@ -57,16 +62,15 @@ describe.each(PATTERN_IDS)('mistakes of %s', (pattern) => {
     const mistakes = candidates.filter(
       ({ code, data }) => !data.byRows && !(ASKED_STATES.has(code) && code !== 'button-open'),
     );
-    expect(runsOf(made).map(({ code, data }) => JSON.stringify([code, data]))).toEqual(
-      mistakes.map(({ code, data }) => JSON.stringify([code, data])),
-    );
+    const named = ({ code, data }: Pick<DryRun, 'code' | 'data'>) => JSON.stringify([code, data]);
+    expect(runsOf(made).map(named).sort()).toEqual(mistakes.map(named).sort());
   });
 });
 
 describe('a jumper left out', () => {
   it('on one lamp darkens it, and says which', () => {
     const missing = only(runsOf(sheetWith()), 'jumper-missing');
-    expect(missing.map(({ data }) => data.part)).toEqual(['W1', 'W2']);
+    expect(missing.map(({ data }) => data.part).sort()).toEqual(['W1', 'W2']);
     for (const run of missing) expect(changes(run)).toEqual(['D1 dark']);
   });
 
@@ -87,7 +91,11 @@ describe('on stripboard', () => {
   const runs = runsOf(sheet);
 
   it('every cut that is forgotten makes another circuit, and is one of the list', () => {
-    expect(only(runs, 'cut-missing').map(({ data }) => data.hole)).toEqual(sheet.plan.cuts);
+    expect(
+      only(runs, 'cut-missing')
+        .map(({ data }) => data.hole)
+        .sort(),
+    ).toEqual([...sheet.plan.cuts!].sort());
   });
 
   it('a bridge joins two neighbouring joints, never two of one net', () => {

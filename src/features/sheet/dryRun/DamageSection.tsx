@@ -1,25 +1,20 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import {
-  formatQuantity,
-  parseQuantity,
-  type DryRun,
-  type LampChange,
-  type Sheet,
-  type SheetRequest,
-} from '@/core';
+import { formatQuantity, parseQuantity, type DryRun, type Sheet, type SheetRequest } from '@/core';
 import { useAsked } from '@/features/asking/useAsked';
-import { CHANGE_WORDS, damageWords, ruinWords, whyWords } from '@/messages/dryRun';
-import { looksWords, thingName } from '@/messages/names';
+import { damageWords, lampOutcomeWords, ruinWords, SOUND_WORDS, whyWords } from '@/messages/dryRun';
+import { capital } from '@/messages/grammar';
+import { thingName } from '@/messages/names';
 import { pointName } from '@/messages/points';
 import { Note } from '@/ui/Note';
 import { Heads } from '@/ui/Heads';
+import { askedOf } from './asked';
 
 /** What was said beforehand: about the lamp, and about the meter where somebody ventured a figure. */
 interface Said {
   readonly for: string;
-  readonly change: LampChange;
+  readonly change: string;
   readonly volts: number | undefined;
 }
 
@@ -53,6 +48,7 @@ export function DamageSection({ sheet, request }: Question) {
               {runs.map((one) => (
                 <option key={keyOf(one)} value={keyOf(one)}>
                   {damageWords(one)}
+                  {one.alike.length > 0 && ` (and ${one.alike.length} more that do the same)`}
                 </option>
               ))}
             </optgroup>
@@ -94,24 +90,16 @@ function keyOf({ code, data }: DryRun): string {
   return JSON.stringify([code, data]);
 }
 
-const CHANGES: readonly LampChange[] = ['dark', 'dimmer', 'as before', 'brighter', 'ruined'];
-
-/** The lamp that the question is about: the one that changes most, or the first. */
-function askedAbout({ lamps, data }: DryRun) {
-  return (
-    lamps.find(({ part }) => part === data.part) ??
-    lamps.find(({ change }) => change !== 'as before') ??
-    lamps[0]
-  );
-}
-
 /** The checkpoint in volts at which most changes: the one to venture a figure for. */
 function telling({ readings }: DryRun, sheet: Sheet) {
   const volts = readings.filter(
     ({ id }) => sheet.expected.points.find((point) => point.id === id)?.unit === 'V',
   );
   const moved = (reading: DryRun['readings'][number]) => Math.abs(reading.after - reading.before);
-  return volts.reduce((best, next) => (moved(next) > moved(best) ? next : best), volts[0]!);
+  return volts.reduce<(typeof volts)[number] | undefined>(
+    (best, next) => (!best || moved(next) > moved(best) ? next : best),
+    undefined,
+  );
 }
 
 function Prediction({
@@ -121,21 +109,18 @@ function Prediction({
 }: {
   run: DryRun;
   sheet: Sheet;
-  onSay: (change: LampChange, volts: number | undefined) => void;
+  onSay: (change: string, volts: number | undefined) => void;
 }) {
   const [typed, setTyped] = useState('');
-  const lamp = askedAbout(run);
-  const point = nameOf(telling(run, sheet).id, sheet);
+  const asked = askedOf(run);
+  const at = telling(run, sheet);
   const volts = parseQuantity(typed, 'V');
-  if (!lamp) return null;
+  if (!asked) return null;
   return (
     <div className="pt-3" role="group" aria-label="Prediction">
-      <p>
-        First say it: what does {thingName('led', lamp.part)} do? It carries{' '}
-        {formatQuantity(lamp.before, 'A')} now.
-      </p>
-      <Form.Group controlId="expected-volts" className="pb-2">
-        <Form.Label>And, if you dare, what the meter reads: {point}</Form.Label>
+      <p>First say it: {asked.question}</p>
+      <Form.Group controlId="expected-volts" className="pb-2" hidden={!at}>
+        <Form.Label>And, if you dare, what the meter reads: {at && nameOf(at.id, sheet)}</Form.Label>
         <Form.Control
           size="sm"
           className="hole-entry"
@@ -146,14 +131,14 @@ function Prediction({
         />
       </Form.Group>
       <div className="button-row">
-        {CHANGES.map((change) => (
+        {asked.options.map(([change, words]) => (
           <Button
             key={change}
             variant="quiet"
             size="sm"
             onClick={() => onSay(change, volts.ok ? volts.value : undefined)}
           >
-            it {CHANGE_WORDS[change]}
+            it {words}
           </Button>
         ))}
       </div>
@@ -163,19 +148,18 @@ function Prediction({
 
 function Outcome({ run, said, sheet }: { run: DryRun; said: Said; sheet: Sheet }) {
   const point = telling(run, sheet);
-  const lamp = askedAbout(run)!;
+  const { actual } = askedOf(run)!;
   const changed = run.lamps.filter(({ change }) => change !== 'as before');
   const shown = changed.length ? changed : run.lamps.slice(0, 1);
   return (
     <div role="status">
       <p className="pt-3">
-        <strong>{lamp.change === said.change ? 'As you said.' : 'Not as you said.'}</strong>{' '}
+        <strong>{actual === said.change ? 'As you said.' : 'Not as you said.'}</strong>{' '}
+        {run.sound &&
+          `${capital(thingName('speaker', run.sound.part))} ${SOUND_WORDS[run.sound.change]}${run.sound.after > 0 ? `: ${formatQuantity(run.sound.after, 'Hz', 2)}` : ''}. `}
         {shown
           .slice(0, 6)
-          .map(
-            ({ part, after, change, brightness }) =>
-              `${part} ${CHANGE_WORDS[change]}: ${after < 1e-7 ? 'no current' : `${formatQuantity(after, 'A')}, ${looksWords(brightness, sheet.sorts[part])}`}.`,
-          )
+          .map((lamp) => lampOutcomeWords(lamp, sheet.sorts[lamp.part]))
           .join(' ')}
         {shown.length > 6 && ` So do ${shown.length - 6} more.`}
         {changed.length > 0 &&
@@ -185,7 +169,12 @@ function Outcome({ run, said, sheet }: { run: DryRun; said: Said; sheet: Sheet }
       <p>
         <strong>Why:</strong> {whyWords(run)}
       </p>
-      {said.volts !== undefined && (
+      {run.alike.length > 0 && (
+        <p className="small-print">
+          Just the same do and read: {run.alike.map((one) => damageWords(one)).join('; ')}.
+        </p>
+      )}
+      {said.volts !== undefined && point && (
         <p>
           You expected {formatQuantity(said.volts, 'V')} {nameOf(point.id, sheet)}; it is{' '}
           {formatQuantity(settled(point.after), 'V')}.
