@@ -19,7 +19,7 @@ import {
 import { importLesson, startLesson } from './lessons/actions';
 import { lessonJson } from './lessons/files';
 import { keepStyle } from './settings/actions';
-import { giveLesson, keepLesson, putAwayLesson } from './sheet/actions';
+import { giveLesson, keepLesson, putAwayLesson, shortFor } from './sheet/actions';
 import { renewSession, takeBackRenewal, whatRenewalChanges } from './check/actions';
 import type { RenewalChanges } from '@/server/renewal';
 import { tick } from './today/actions';
@@ -172,7 +172,10 @@ describe('sessions', () => {
     const twice = await giveLesson(lessonId, groupId, '2026-12-01');
     expect(twice).toMatchObject({ ok: false, ask: true });
     expect(message(twice)).toContain('Knot has this lesson on that day already');
-    expect((await session(id)).summary.kit.find((l) => l.key === 'led red')!.need).toBeGreaterThanOrEqual(2);
+    const lamps = (await session(id)).summary.kit.find((l) => l.key === 'led red')!.need;
+    expect(lamps).toBeGreaterThanOrEqual(2);
+    // Nothing is in this store: all that the session wants is missing.
+    expect(value(await shortFor(id, '2026-11-30'))).toContain(`${lamps} more lamp, red`);
     expect(value(await changeDay(id, 1, '2026-12-08'))).toBe(2);
     expect(message(await changeDay(id, 1, '2026-12-09'))).toContain('Somebody else');
 

@@ -1,6 +1,6 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import type { ReactElement } from 'react';
-import { sheetWith } from '../../tests/support/sheets';
+import { requestWith, sheetWith } from '../../tests/support/sheets';
 import { DEFAULT_STYLE, LAMP_TYPES, THIN, type SingleParams, BARE_SHELF } from '@/core';
 import { CAUTION_WORDS } from '@/messages/cautions';
 import { StatusMark, STATUS_WORDS, type Status } from '@/ui/StatusMark';
@@ -13,6 +13,10 @@ import { PartsStage } from './sheet/stages/PartsStage';
 import { StepsStage } from './sheet/stages/StepsStage';
 import { LoopWork } from './sheet/sums/LoopWork';
 
+jest.mock('@/workers/client', () => jest.requireActual('../../tests/support/inProcess'));
+
+/** A kit that no group is chosen for. */
+const KIT = { groups: [], nextGroup: undefined, request: requestWith() };
 const text = (element: ReactElement) =>
   renderToStaticMarkup(element)
     .replaceAll(THIN, ' ')
@@ -58,7 +62,14 @@ describe.each(LESSONS.map((params) => [JSON.stringify(params), params] as const)
       const sums = text(<LoopWork sums={sheet.sums} loop={sheet.loop} style={DEFAULT_STYLE} />);
       const parts = text(<PartsStage sheet={sheet} style={DEFAULT_STYLE} shelf={BARE_SHELF} />);
       const kit = text(
-        <KitStage sheet={sheet} style={DEFAULT_STYLE} csvHref="/k" extras={[]} onExtras={() => undefined} />,
+        <KitStage
+          {...KIT}
+          sheet={sheet}
+          style={DEFAULT_STYLE}
+          csvHref="/k"
+          extras={[]}
+          onExtras={() => undefined}
+        />,
       );
       const steps = text(
         <StepsStage
@@ -117,7 +128,14 @@ describe('the kit', () => {
   it('tells the very loss rates that its spares were counted with', () => {
     const sheet = sheetWith();
     const page = text(
-      <KitStage sheet={sheet} style={DEFAULT_STYLE} csvHref="/k" extras={[]} onExtras={() => undefined} />,
+      <KitStage
+        {...KIT}
+        sheet={sheet}
+        style={DEFAULT_STYLE}
+        csvHref="/k"
+        extras={[]}
+        onExtras={() => undefined}
+      />,
     );
     for (const { lossRate } of sheet.kit.lines)
       expect(page).toContain(`${Math.round(lossRate * 100)} % of its`);
@@ -125,7 +143,14 @@ describe('the kit', () => {
     const usb = sheetWith({ supply: { kind: 'usb', cells: 1, age: 'nominal' } });
     expect(
       text(
-        <KitStage sheet={usb} style={DEFAULT_STYLE} csvHref="/k" extras={[]} onExtras={() => undefined} />,
+        <KitStage
+          {...KIT}
+          sheet={usb}
+          style={DEFAULT_STYLE}
+          csvHref="/k"
+          extras={[]}
+          onExtras={() => undefined}
+        />,
       ),
     ).not.toContain('of its cells');
   });
@@ -145,7 +170,7 @@ describe('the margin of a lesson', () => {
     );
 
   it('gives each stage its headline figure', () => {
-    const page = margin({ sessions: [{ id: 1, groupName: 'Tern', onDate: '2026-12-01' }] });
+    const page = margin({ sessions: [{ id: 1, groupId: 3, groupName: 'Tern', onDate: '2026-12-01' }] });
     for (const figure of [
       '330 Ω → 8.85 mA',
       '8 steps, 11 min',

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
-import { choiceWith, patternSheet } from '../../tests/support/sheets';
+import { choiceWith, patternSheet, requestWith } from '../../tests/support/sheets';
 import {
   BARE_SHELF,
   cheatSheet,
@@ -24,7 +24,11 @@ import { PartsStage } from './sheet/stages/PartsStage';
 import { StepList } from './sheet/steps/StepList';
 import { SumsStage } from './sheet/sums/SumsStage';
 
+jest.mock('@/workers/client', () => jest.requireActual('../../tests/support/inProcess'));
+
 const nothing = () => undefined;
+/** A kit that no group is chosen for. */
+const KIT = { groups: [], nextGroup: undefined, request: requestWith() };
 const text = (element: ReactElement) =>
   renderToStaticMarkup(element)
     .replace(/<[^>]+>/gu, ' ')
@@ -73,7 +77,7 @@ describe.each(PATTERN_IDS)('the stages of %s', (pattern) => {
 
   it('count in the kit what the plan holds', () => {
     const page = text(
-      <KitStage sheet={sheet} style={DEFAULT_STYLE} csvHref="/k" extras={[]} onExtras={nothing} />,
+      <KitStage {...KIT} sheet={sheet} style={DEFAULT_STYLE} csvHref="/k" extras={[]} onExtras={nothing} />,
     );
     for (const line of sheet.kit.lines) expect(page).toContain(` ${line.forGroup} `);
     expect(page).not.toMatch(/undefined|NaN/u);

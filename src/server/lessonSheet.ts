@@ -57,9 +57,10 @@ export function carefulRequest(
 }
 
 /** How many a lesson is counted for: those in the group that it was given to last, or in the first there is. */
-export async function studentsFor(lessonId: number): Promise<number | undefined> {
+export async function studentsFor(lessonId: number, groupId?: number): Promise<number | undefined> {
   const [[last], all] = await Promise.all([sessionLines({ lessonId, most: 1, newest: true }), groups()]);
-  const group = all.find((g) => g.id === last?.groupId) ?? all.find((g) => g.archivedAt === null);
+  const group =
+    all.find((g) => g.id === (groupId ?? last?.groupId)) ?? all.find((g) => g.archivedAt === null);
   return group?.students.filter((s) => s.archivedAt === null).length || undefined;
 }
 

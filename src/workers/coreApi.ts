@@ -3,6 +3,7 @@ import {
   asLoud,
   bandsOf,
   batteryLifeOf,
+  counted,
   dayOf,
   diagramOf,
   drawSlice,
@@ -54,6 +55,7 @@ export const coreApi = {
     return makeSheet(request);
   },
   asItStands,
+  counted,
   judge(session: SessionExpectation, benches: readonly BenchRead[]): JudgedBench[] {
     return benches.map(({ noted, looks }) => judgeBench(session, noted, looks));
   },

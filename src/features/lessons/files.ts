@@ -26,10 +26,10 @@ export async function lessonJson(id: number): Promise<TextFile> {
   return { name: `${slug(content.title)}.json`, text: serialiseLesson(file) };
 }
 
-/** The kit of a lesson for its next group, as a table. */
-export async function kitCsv(id: number): Promise<TextFile> {
+/** The kit of a lesson as a table, for a group, or for the one that has it next. */
+export async function kitCsv(id: number, groupId?: number): Promise<TextFile> {
   const held = await lesson(id);
-  const surroundings = await sheetSurroundings(await studentsFor(id));
+  const surroundings = await sheetSurroundings(await studentsFor(id, groupId));
   const sheet = await sheetOf(carefulRequest(held, surroundings));
   if (!sheet.ok) throw new Missing(sentences(sheet.findings));
   const { currency } = surroundings.style;

@@ -115,6 +115,9 @@ export function StageView(props: Props) {
       return (
         <KitStage
           {...{ sheet, style }}
+          request={props.request}
+          groups={props.groups}
+          nextGroup={props.sessions[0]?.groupId}
           csvHref={`/lessons/${lessonId}/kit.csv`}
           extras={content.extras}
           onExtras={(extras) => props.onContent({ ...content, extras })}

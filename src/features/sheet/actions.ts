@@ -3,6 +3,7 @@
 import { choiceSchema, lessonWords, planSchema, type Finding } from '@/core';
 import { sentences } from '@/messages/findings';
 import { issueSentence } from '@/messages/issues';
+import { stockName } from '@/messages/names';
 import { z } from 'zod';
 import { guarded } from '@/server/access/admit';
 import { asked, done, failed, type Answer } from '@/server/failures';
@@ -17,6 +18,7 @@ import {
 } from '@/server/repositories/lessons';
 import { group } from '@/server/repositories/groups';
 import { addSession, sessionLines } from '@/server/repositories/sessions';
+import { shortWith } from '@/server/today';
 import { startJob } from '@/server/work/jobs';
 
 const contentSchema = z.strictObject({
@@ -98,6 +100,14 @@ export async function giveLesson(
         return done(await addSession({ ...given, expectation, summary }));
       }),
     );
+  });
+}
+
+/** What the store is short of for a session that was just given, counting all sessions ahead; one line a kind. */
+export async function shortFor(sessionId: number, today: string): Promise<Answer<string[]>> {
+  return guarded('shortFor', async () => {
+    const short = await shortWith(idSchema.parse(sessionId), z.iso.date().parse(today));
+    return done(short.map(({ line, short: more }) => `${more} more ${stockName(line.spec)}`));
   });
 }
 

@@ -14,6 +14,7 @@ jest.mock('./actions', () => ({
   loadLesson: jest.fn(),
   putAwayLesson: jest.fn(),
   giveLesson: jest.fn(),
+  shortFor: jest.fn(),
 }));
 
 const keep = jest.mocked(keepLesson);

@@ -10,6 +10,7 @@ export interface GroupChoice {
 /** A session that the lesson was given for. */
 export interface GivenSession {
   readonly id: number;
+  readonly groupId: number;
   readonly groupName: string;
   readonly onDate: string;
 }

@@ -7,7 +7,7 @@ import { choiceWith, sheetWith } from '../../../tests/support/sheets';
 import { formatQuantity, THIN } from '@/core';
 import { jobsCameTo } from '../../../tests/support/jobs';
 import { kept as store } from '@/ui/kept';
-import { giveLesson, keepLesson, putAwayLesson } from './actions';
+import { giveLesson, keepLesson, putAwayLesson, shortFor } from './actions';
 import { Drafts, type LessonDraft } from './drafts';
 
 jest.mock('@/workers/client', () => jest.requireActual('../../../tests/support/inProcess'));
@@ -16,6 +16,7 @@ jest.mock('./actions', () => ({
   keepLesson: jest.fn(),
   putAwayLesson: jest.fn(),
   giveLesson: jest.fn(),
+  shortFor: jest.fn(),
 }));
 
 jest.mock('@/features/asking/actions', () => ({ stopWork: jest.fn() }));
@@ -280,9 +281,12 @@ describe('the other stages', () => {
     await screen.findByText('No sum that works yet.');
     jest.mocked(giveLesson).mockResolvedValueOnce({ ok: true, value: 'a job' });
     jobsCameTo({ ok: true, value: 12 });
+    jest.mocked(shortFor).mockResolvedValueOnce({ ok: true, value: ['3 more red lamps'] });
     await user.click(screen.getByRole('button', { name: 'Give it' }));
     await waitFor(() => expect(visited).toContain('refresh'));
     expect(giveLesson).toHaveBeenLastCalledWith(7, 3, '2026-11-25', false);
+    expect(shortFor).toHaveBeenCalledWith(12, '2026-11-25');
+    expect(await screen.findByText('3 more red lamps')).toBeTruthy();
   });
 
   it('show the sums as the students get them', async () => {

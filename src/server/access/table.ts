@@ -98,6 +98,7 @@ export const ACTIONS = {
   renameGroup: EDUCATOR,
   renewSession: EDUCATOR,
   setHints: EDUCATOR,
+  shortFor: EDUCATOR,
   signIn: ANYONE,
   signOut: ANYONE,
   signOutEverywhere: EDUCATOR,

@@ -74,7 +74,7 @@ export default async function LessonPage({ params }: Props) {
       }))}
       groups={present}
       sessions={[...ahead, ...given.filter((s) => s.onDate < today).reverse()].map(
-        ({ id: sessionId, groupName, onDate }) => ({ id: sessionId, groupName, onDate }),
+        ({ id: sessionId, groupId, groupName, onDate }) => ({ id: sessionId, groupId, groupName, onDate }),
       )}
       today={today}
     />

@@ -7,7 +7,8 @@ import { useJob } from '@/features/asking/useJob';
 import { Working } from '@/features/asking/Working';
 import { dayName } from '@/ui/dates';
 import { Note } from '@/ui/Note';
-import { giveLesson } from '../actions';
+import { heard } from '@/ui/heard';
+import { giveLesson, shortFor } from '../actions';
 import type { GivenSession, GroupChoice } from '../given';
 
 interface Props {
@@ -24,11 +25,18 @@ export function ClassStage({ lessonId, groups, sessions, today }: Props) {
   const [day, setDay] = useState(today);
   const [problem, setProblem] = useState('');
   const [asks, setAsks] = useState(false);
+  const [given, setGiven] = useState<{ readonly name: string; readonly short: readonly string[] }>();
   const job = useJob<number>();
   /** What was said is of another group or day. */
   const unsay = () => {
     setAsks(false);
     setProblem('');
+    setGiven(undefined);
+  };
+  const tellShort = async (sessionId: number) => {
+    const answer = await heard(shortFor(sessionId, today));
+    const name = groups.find(({ id }) => id === groupId)?.name ?? '';
+    if (answer.ok) setGiven({ name, short: answer.value });
   };
   const give = (sure: boolean) =>
     job.run(
@@ -36,7 +44,9 @@ export function ClassStage({ lessonId, groups, sessions, today }: Props) {
       (answer) => {
         setAsks(!answer.ok && answer.ask === true);
         setProblem(answer.ok ? '' : answer.message);
-        if (answer.ok) router.refresh();
+        if (!answer.ok) return;
+        void tellShort(answer.value);
+        router.refresh();
       },
     );
   return (
@@ -101,6 +111,7 @@ export function ClassStage({ lessonId, groups, sessions, today }: Props) {
           </Note>
         )}
       </section>
+      {given && <Given {...given} />}
       <section className="ruled">
         <h2>Given so far</h2>
         <ul>
@@ -115,5 +126,25 @@ export function ClassStage({ lessonId, groups, sessions, today }: Props) {
         </ul>
       </section>
     </>
+  );
+}
+
+/** What the store has too little of, for this session and those ahead of it. */
+function Given({ name, short }: { name: string; short: readonly string[] }) {
+  return (
+    <div role="status" className="pt-2">
+      {short.length === 0 ? (
+        <p>Given to {name}. The store has enough for all sessions ahead.</p>
+      ) : (
+        <>
+          <p>Given to {name}. With all sessions ahead the store is short of:</p>
+          <ul>
+            {short.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+        </>
+      )}
+    </div>
   );
 }

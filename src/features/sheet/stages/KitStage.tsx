@@ -1,3 +1,5 @@
+import { useState } from 'react';
+import Form from 'react-bootstrap/Form';
 import {
   formatPercent,
   formatQuantity,
@@ -6,18 +8,25 @@ import {
   type Kit,
   type KitLine,
   type Sheet,
+  type SheetRequest,
   type StockSpec,
 } from '@/core';
+import { useAsked } from '@/features/asking/useAsked';
 import { CAUTION_WORDS } from '@/messages/cautions';
 import { stockName } from '@/messages/names';
 import { money } from '@/messages/money';
 import { talkFor } from '@/messages/talk';
+import type { GroupChoice } from '../given';
 import { ExtrasSection } from '../kit/ExtrasSection';
 import { StatusMark } from '@/ui/StatusMark';
 import { Heads } from '@/ui/Heads';
 
 interface Props {
   readonly sheet: Sheet;
+  readonly request: SheetRequest;
+  readonly groups: readonly GroupChoice[];
+  /** The group that it is given to next. */
+  readonly nextGroup: number | undefined;
   readonly style: HouseStyle;
   readonly csvHref: string;
   readonly extras: readonly Extra[];
@@ -25,10 +34,33 @@ interface Props {
 }
 
 /** Parts for one, for the group, with spares, against the stock, and what to buy; what else the lesson wants; tools. */
-export function KitStage({ extras, onExtras, ...rest }: Props) {
+export function KitStage({ extras, onExtras, groups, nextGroup, request, ...rest }: Props) {
+  const [chosen, setChosen] = useState(nextGroup ?? groups[0]?.id);
+  const group = groups.find(({ id }) => id === chosen);
+  const sheet = useCountedFor(rest.sheet, request, group?.students);
   return (
     <>
-      <KitTable {...rest} />
+      {groups.length > 1 && (
+        <Form.Group controlId="kit-group" className="level-switch no-print">
+          <Form.Label>Counted for</Form.Label>
+          <Form.Select
+            size="sm"
+            className="w-auto"
+            value={chosen}
+            onChange={(event) => setChosen(Number(event.target.value))}
+          >
+            {groups.map(({ id, name, students }) => (
+              <option key={id} value={id}>{`${name} (${students})`}</option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+      )}
+      <KitTable
+        {...rest}
+        sheet={sheet}
+        csvHref={group ? `${rest.csvHref}?group=${group.id}` : rest.csvHref}
+        name={group?.name}
+      />
       <ExtrasSection extras={extras} onExtras={onExtras} />
       <section className="ruled">
         <h2>Tools, which are in no kit</h2>
@@ -42,13 +74,36 @@ export function KitStage({ extras, onExtras, ...rest }: Props) {
   );
 }
 
-function KitTable({ sheet, style, csvHref }: Pick<Props, 'sheet' | 'style' | 'csvHref'>) {
+type Question = { readonly sheet: Sheet; readonly request: SheetRequest } | null;
+type Core = Parameters<Parameters<typeof useAsked<Question, Sheet | undefined>>[2]>[0];
+const ask = async (core: Core, question: Question): Promise<Sheet | undefined> =>
+  question ? core.counted(question.sheet, question.request) : undefined;
+
+/** The sheet with its kit counted for so many students; until that is there, as it was. */
+function useCountedFor(sheet: Sheet, request: SheetRequest, students = sheet.kit.students): Sheet {
+  const same = students === 0 || students === sheet.kit.students;
+  const { reply, waiting } = useAsked(
+    'careful',
+    same ? null : { sheet, request: { ...request, students } },
+    ask,
+  );
+  return same || waiting ? sheet : (reply ?? sheet);
+}
+
+function KitTable({
+  sheet,
+  style,
+  csvHref,
+  name,
+}: Pick<Props, 'sheet' | 'style' | 'csvHref'> & { name: string | undefined }) {
   const { kit } = sheet;
   const cents = (amount: number) => money(amount, style.currency);
   return (
     <section className="ruled">
       <div className="ruled-head">
-        <h2>Kit for {kit.students} students</h2>
+        <h2>
+          Kit for {kit.students} students{name && `, ${name}`}
+        </h2>
         <a className="btn btn-quiet btn-sm no-print" href={csvHref}>
           Save as CSV
         </a>
