@@ -55,7 +55,14 @@ async function give(lessonId: number, groupId: number, day: Date): Promise<Given
   const made = await workOutFor(lessonId, groupId);
   if (!made.ok) throw new Error(`Demo lesson ${lessonId} has no sheet.`);
   const { sheet, request, expectation, summary } = made.value;
-  const id = await addSession({ lessonId, groupId, onDate: format(day, 'yyyy-MM-dd'), expectation, summary });
+  const id = await addSession({
+    lessonId,
+    groupId,
+    onDate: format(day, 'yyyy-MM-dd'),
+    expectation,
+    summary,
+    sheet,
+  });
   return { id, sheet, request };
 }
 

@@ -59,10 +59,10 @@ async function give(title: string, groupId: number, day: Date) {
   const lessonId = heads.find((head) => head.title === title)!.id;
   const made = await workOutFor(lessonId, groupId);
   if (!made.ok) throw new Error(`${title} has no sheet.`);
-  const { expectation, summary } = made.value;
+  const { expectation, summary, sheet } = made.value;
   const onDate = format(day, 'yyyy-MM-dd');
   return {
-    sessionId: await addSession({ lessonId, groupId, onDate, expectation, summary }),
+    sessionId: await addSession({ lessonId, groupId, onDate, expectation, summary, sheet }),
     given: made.value,
   };
 }

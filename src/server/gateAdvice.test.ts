@@ -3,19 +3,23 @@ import { givenClass } from '../../tests/support/givenClass';
 import { patternSheet } from '../../tests/support/sheets';
 import { gateAdvice } from './gateAdvice';
 import { lampsBy, poweredGate } from './gates';
-import { ownBench, sheetOfSession } from './ownBench';
+import { givenCard } from './givenCard';
+import { ownBench } from './ownBench';
+import { contentOf, lesson, saveLesson } from './repositories/lessons';
 
 ownDatabase();
 
 let session = 0;
 let student = 0;
 let at = 0;
+let lessonId = 0;
 
 beforeAll(async () => {
   const made = await givenClass('Wren');
   session = made.session;
+  ({ lessonId } = made);
   student = made.students[0]!.id;
-  at = (await sheetOfSession(session))!.steps.findIndex((step) => poweredGate(step));
+  at = (await givenCard(session))!.steps.findIndex((step) => poweredGate(step));
 });
 const say = (lit: string[], readings: Record<string, string> = {}, tries = 0) =>
   gateAdvice(session, student, at, { lit, readings, tries });
@@ -38,7 +42,7 @@ describe('a stop of the card', () => {
   });
 
   it('judges its figures by what is on the board by then, with what the meter leaves open', async () => {
-    const gate = poweredGate((await sheetOfSession(session))!.steps[at])!;
+    const gate = poweredGate((await givenCard(session))!.steps[at])!;
     const { id, low, high } = gate.readings[0]!;
     const advice = async (volts: number, tries = 0) =>
       (await say(['D1'], { [id]: volts.toFixed(2) }, tries)).readings[id];
@@ -49,6 +53,21 @@ describe('a stop of the card', () => {
     expect((await say(['D1'], { [id]: 'four' })).right).toBe(false);
     // What was not read is not judged.
     expect((await say(['D1'], { [id]: ' ' })).readings).toEqual({});
+  });
+
+  it('is that of the card which the class was given, though its lesson goes on', async () => {
+    const before = (await givenCard(session))!;
+    const held = await lesson(lessonId);
+    const choice = {
+      pattern: 'single',
+      params: { supply: { kind: 'usb', cells: 1, age: 'nominal' }, lamp: 'blue', amps: 0.012, side: 'plus' },
+    } as const;
+    await saveLesson(lessonId, held.version, { ...contentOf(held), choice }, '2026-11-28T10:00:00.000Z');
+    const after = (await givenCard(session))!;
+    expect(after.sorts).toEqual(before.sorts);
+    expect(after.steps).toEqual(before.steps);
+    const { low, high, id } = poweredGate(before.steps[at])!.readings[0]!;
+    expect((await say(['D1'], { [id]: ((low + high) / 2).toFixed(2) })).right).toBe(true);
   });
 
   it('that is not on the card is refused', async () => {

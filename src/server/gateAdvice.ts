@@ -10,7 +10,7 @@ import {
 import type { Advice } from './advice';
 import { Refusal } from './failures';
 import { measuredBy, poweredGate } from './gates';
-import { sheetOfSession } from './ownBench';
+import { givenCard } from './givenCard';
 import { expectationAt } from './repositories/sessions';
 
 /** What a student saw and read at a stop of the card. */
@@ -45,10 +45,7 @@ export async function gateAdvice(
   at: number,
   said: GateSaid,
 ): Promise<GateAdvice> {
-  const [sheet, { meter }] = await Promise.all([
-    sheetOfSession(sessionId),
-    expectationAt(sessionId, studentId),
-  ]);
+  const [sheet, { meter }] = await Promise.all([givenCard(sessionId), expectationAt(sessionId, studentId)]);
   const gate = poweredGate(sheet?.steps[at]);
   if (!gate) throw new Refusal('The card was changed since: load the page again.');
   const wrong: Advice = said.tries + 1 >= TRIES ? 'ask' : 'again';

@@ -4,9 +4,8 @@ import { holdWords } from '@/messages/gates';
 import { pointName, probeWords } from '@/messages/points';
 import { stepWords } from '@/messages/steps';
 import { lampsBy, measuredBy, poweredGate } from './gates';
-import { sheetSurroundings, carefulRequest, sheetOf } from './lessonSheet';
+import { givenCard } from './givenCard';
 import { group } from './repositories/groups';
-import { lesson } from './repositories/lessons';
 import { readings, type Reading } from './repositories/readings';
 import { seatsOf } from './repositories/seats';
 import { session } from './repositories/sessions';
@@ -86,13 +85,12 @@ export async function benchChoices(sessionId: number): Promise<BenchChoice[]> {
 
 export async function ownBench(sessionId: number, studentId: number): Promise<OwnBench> {
   const held = await session(sessionId);
-  const [{ students }, content, all] = await Promise.all([
+  const [{ students }, sheet, all] = await Promise.all([
     group(held.groupId),
-    lesson(held.lessonId),
+    givenCard(sessionId),
     readings([sessionId]),
   ]);
   const student = students.find((s) => s.id === studentId)!;
-  const sheet = await sheetFor(content);
   const { expectation } = held;
   return {
     sessionId,
@@ -125,17 +123,6 @@ export async function ownBench(sessionId: number, studentId: number): Promise<Ow
     })),
     readings: all.filter((r) => r.studentId === studentId),
   };
-}
-
-/** The lesson that a session is of, as its card has it now. */
-export async function sheetOfSession(sessionId: number): Promise<Sheet | undefined> {
-  const { lessonId } = await session(sessionId);
-  return sheetFor(await lesson(lessonId));
-}
-
-async function sheetFor(content: Parameters<typeof carefulRequest>[0]): Promise<Sheet | undefined> {
-  const made = await sheetOf(carefulRequest(content, await sheetSurroundings()));
-  return made.ok ? made.value : undefined;
 }
 
 function benchStep(step: Step, at: number, sheet: Sheet): BenchStep {

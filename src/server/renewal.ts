@@ -1,4 +1,4 @@
-import { type Band, type JudgedBench, type SessionExpectation } from '@/core';
+import type { Band, JudgedBench, SessionExpectation, Sheet } from '@/core';
 import { pointName } from '@/messages/points';
 import { checkBook } from './checkBook';
 import { readAt } from './judging';
@@ -34,18 +34,24 @@ interface Renewed {
   /** By student, of the benches on which something is different. */
   readonly asFound: ReadonlyMap<number, SessionExpectation>;
   readonly summary: SessionSummary;
+  /** The sheet of the lesson as it is now: its card. */
+  readonly sheet: Sheet;
 }
 
 /** The session's lesson as it is now, under the names that the session's readings carry. */
 export async function renewedFor(held: Session, watched: Watched = {}): Promise<Outcome<Renewed>> {
   const made = await workOutFor(held.lessonId, held.groupId, watched);
   if (!made.ok) return made;
-  const { summary } = made.value;
+  const { summary, sheet } = made.value;
   const expectation = underEarlierIds(made.value.expectation, held.expectation);
   const stopped = watched.signal ? { signal: watched.signal } : {};
   const asFound = await expectationsAsFound(made.value, held.expectation, await contextsOf(held.id), stopped);
   if (!asFound.ok) return asFound;
-  return { ok: true, value: { expectation, asFound: asFound.value, summary }, findings: made.findings };
+  return {
+    ok: true,
+    value: { expectation, asFound: asFound.value, summary, sheet },
+    findings: made.findings,
+  };
 }
 
 export async function renewalChanges(

@@ -23,8 +23,8 @@ export async function givenClass(...nicknames: string[]): Promise<GivenClass> {
   );
   const made = await workOutFor(lessonId, groupId);
   if (!made.ok) throw new Error('The lesson is refused.');
-  const { expectation, summary } = made.value;
-  const session = await addSession({ lessonId, groupId, onDate: '2026-11-27', expectation, summary });
+  const { expectation, summary, sheet } = made.value;
+  const session = await addSession({ lessonId, groupId, onDate: '2026-11-27', expectation, summary, sheet });
   const { students } = await group(groupId);
   return { lessonId, groupId, students, given: made.value, session };
 }

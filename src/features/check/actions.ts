@@ -79,8 +79,8 @@ export async function renewSession(sessionId: number, version: number): Promise<
         const made = await renewedFor(held, { tell, signal });
         if (!made.ok) return failed(sentences(made.findings));
         signal.throwIfAborted();
-        const { expectation, summary, asFound } = made.value;
-        await refreshSession(held.id, known, expectation, summary, asFound);
+        const { expectation, summary, asFound, sheet } = made.value;
+        await refreshSession(held.id, known, expectation, summary, asFound, sheet);
         void judgeInBackground();
         return done(null);
       }),

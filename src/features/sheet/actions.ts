@@ -96,8 +96,8 @@ export async function giveLesson(
         if (!made.ok) return failed(noSum(made.findings));
         // What was kept already is not stopped by a thread: nothing is given that was cancelled.
         signal.throwIfAborted();
-        const { expectation, summary } = made.value;
-        return done(await addSession({ ...given, expectation, summary }));
+        const { expectation, summary, sheet } = made.value;
+        return done(await addSession({ ...given, expectation, summary, sheet }));
       }),
     );
   });

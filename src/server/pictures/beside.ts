@@ -1,9 +1,8 @@
 import { GLANCE, lampsIn, partsIn, type Sheet } from '@/core';
 import { lookWith, type Marks } from '@/messages/seen';
 import { Missing } from '../failures';
-import { carefulRequest, sheetOf, sheetSurroundings } from '../lessonSheet';
+import { givenCard } from '../givenCard';
 import { group } from '../repositories/groups';
-import { lesson } from '../repositories/lessons';
 import { photosOf, type Photo } from '../repositories/photos';
 import { mendedIn } from '../repositories/foundFaults';
 import { addReading, readings } from '../repositories/readings';
@@ -29,17 +28,15 @@ export interface Beside {
 /** @throws Missing where the session is gone, or the student is not of it */
 export async function besideOf(sessionId: number, studentId: number): Promise<Beside> {
   const held = await session(sessionId);
-  const [{ students }, content, photos, seen, rule, around] = await Promise.all([
+  const [{ students }, sheet, photos, seen, rule] = await Promise.all([
     group(held.groupId),
-    lesson(held.lessonId),
+    givenCard(sessionId),
     photosOf(sessionId, studentId),
     looksAt(sessionId, studentId),
     pictureRule(),
-    sheetSurroundings(),
   ]);
   const student = students.find(({ id }) => id === studentId);
   if (!student) throw new Missing('This bench is not in this session.');
-  const made = await sheetOf(carefulRequest(content, around));
   const { expectation, lessonTitle } = held;
   return {
     sessionId,
@@ -47,14 +44,7 @@ export async function besideOf(sessionId: number, studentId: number): Promise<Be
     title: lessonTitle,
     bench: student.bench,
     nickname: student.nickname,
-    sheet: made.ok
-      ? {
-          plan: made.value.plan,
-          circuit: made.value.circuit,
-          sorts: made.value.sorts,
-          supply: made.value.supply,
-        }
-      : undefined,
+    sheet: sheet && { plan: sheet.plan, circuit: sheet.circuit, sorts: sheet.sorts, supply: sheet.supply },
     photos,
     lamps: lampsIn(expectation),
     parts: partsIn(expectation),

@@ -43,7 +43,7 @@ export function cleanPicture(bytes: Uint8Array): CleanPicture {
       break;
     }
     const end = at + 2 + lengthAt(from, at);
-    if (isFrame(marker)) size = { height: from.readUInt16BE(at + 5), width: from.readUInt16BE(at + 7) };
+    if (isFrame(marker)) size = sizeIn(from.subarray(at, end));
     const scanned = marker === 0xda ? endOfScan(from, end) : end;
     if (marker === 0xda || isPicture(marker)) kept.push(from.subarray(at, scanned));
     at = scanned;
@@ -52,6 +52,12 @@ export function cleanPicture(bytes: Uint8Array): CleanPicture {
   if (Math.max(size.width, size.height) > MOST_POINTS)
     throw new Refusal('The picture is too large to be kept.');
   return { jpeg: Buffer.concat(kept), ...size };
+}
+
+/** How large a frame says it is; a header that ends before it does is none. */
+function sizeIn(header: Buffer): { readonly width: number; readonly height: number } {
+  if (header.length < 9) throw new Refusal(NO_PICTURE);
+  return { height: header.readUInt16BE(5), width: header.readUInt16BE(7) };
 }
 
 function markerAt(from: Buffer, at: number): number {

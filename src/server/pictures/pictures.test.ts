@@ -43,6 +43,8 @@ describe('a picture that is kept', () => {
     ['a PNG', Buffer.from('\x89PNG\r\n\x1a\n0000IHDR', 'latin1')],
     ['a page of the web', Buffer.from('\xff\xd8<script>alert(1)</script>', 'latin1')],
     ['one that is cut off', jpegWith({ width: 8, height: 8 }).subarray(0, 60)],
+    // A frame that ends before it says how large it is, with nothing behind it.
+    ['one whose frame is too short', Buffer.from('\xff\xd8\xff\xc0\x00\x04\x08\x00', 'latin1')],
     ['one without a frame', jpegWith({ width: 8, height: 8, frame: 0xe5 })],
   ])('is not %s', (_, bytes) => {
     expect(() => cleanPicture(bytes)).toThrow('no picture that can be kept');

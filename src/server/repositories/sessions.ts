@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import type { KitLine, SessionExpectation } from '@/core';
+import type { KitLine, SessionExpectation, Sheet } from '@/core';
 import { expectationsOf, keepExpectations } from './benchContexts';
 import { expectationFrom } from './keptExpectation';
 import { database, write } from '../db/connection';
@@ -54,6 +54,7 @@ interface Stored {
   on_date: string;
   expectation: string;
   summary: string;
+  card: string | null;
   packed: string;
   archived_at: string | null;
   version: number;
@@ -175,6 +176,13 @@ export async function expectationOf(id: number): Promise<SessionExpectation> {
   return expectationFrom(row.expectation);
 }
 
+/** The sheet whose card the class was given; undefined where it was given before cards were kept. */
+export async function cardOf(id: number): Promise<Sheet | undefined> {
+  const row = (await (await database())('sessions').where({ id }).first('card')) as Stored | undefined;
+  if (!row) throw new Missing('This session is not there any more.');
+  return row.card === null ? undefined : (JSON.parse(row.card) as Sheet);
+}
+
 /** Version of a session: another one, and it may be judged by other figures. */
 export async function sessionVersion(id: number): Promise<number> {
   const row = (await (await database())('sessions').where({ id }).first('version')) as Stored | undefined;
@@ -195,6 +203,8 @@ export interface NewSession {
   readonly onDate: string;
   readonly expectation: SessionExpectation;
   readonly summary: SessionSummary;
+  /** The sheet whose card the class builds by. */
+  readonly sheet?: Sheet;
 }
 
 export async function addSession(made: NewSession): Promise<number> {
@@ -205,6 +215,7 @@ export async function addSession(made: NewSession): Promise<number> {
       on_date: made.onDate,
       expectation: JSON.stringify(made.expectation),
       summary: JSON.stringify(made.summary),
+      card: made.sheet ? JSON.stringify(made.sheet) : null,
     });
     await keepPoints(trx, id!, made.expectation);
     return id!;
@@ -222,12 +233,15 @@ export async function refreshSession(
   expectation: SessionExpectation,
   summary: SessionSummary,
   asFound: ReadonlyMap<number, SessionExpectation> = new Map(),
+  sheet?: Sheet,
 ): Promise<number> {
   return write(async (trx) => {
-    const kept = (await trx('sessions').where({ id }).first('expectation', 'summary')) as Kept | undefined;
+    const kept = (await trx('sessions').where({ id }).first('expectation', 'summary', 'card')) as
+      Kept | undefined;
     const values = {
       expectation: JSON.stringify(expectation),
       summary: JSON.stringify(summary),
+      card: sheet ? JSON.stringify(sheet) : null,
       before: kept ? JSON.stringify(kept) : null,
     };
     const saved = await updateVersioned(trx, 'sessions', { id }, version, values, 'this session');
@@ -237,15 +251,15 @@ export async function refreshSession(
   });
 }
 
-type Kept = Pick<Stored, 'expectation' | 'summary'>;
+type Kept = Pick<Stored, 'expectation' | 'summary'> & Partial<Pick<Stored, 'card'>>;
 
 /** Judges by what was kept before the session was renewed, again. */
 export async function unrefreshSession(id: number): Promise<void> {
   await write(async (trx) => {
     const row = (await trx('sessions').where({ id }).first('before', 'version')) as Stored | undefined;
     if (!row?.before) throw new Refusal('There is nothing from before to go back to.');
-    const { expectation, summary } = JSON.parse(row.before) as Kept;
-    const values = { expectation, summary, before: null };
+    const { expectation, summary, card = null } = JSON.parse(row.before) as Kept;
+    const values = { expectation, summary, card, before: null };
     await updateVersioned(trx, 'sessions', { id }, row.version, values, 'this session');
     await judgedAnew(trx, id, expectationFrom(expectation));
   });

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import { benches } from './006_benches';
+import { card } from './008_card';
 import { classes } from './005_class';
 import { house } from './004_house';
 import { presence } from './007_presence';
@@ -14,7 +15,7 @@ interface Migration {
 }
 
 /** In the order in which they run. A new one is a file and a line here; an old one is never changed. */
-const MIGRATIONS: readonly Migration[] = [start, teaching, renewal, house, classes, benches, presence];
+const MIGRATIONS: readonly Migration[] = [start, teaching, renewal, house, classes, benches, presence, card];
 
 export const migrationSource: Knex.MigrationSource<Migration> = {
   getMigrations: async () => [...MIGRATIONS],
