@@ -44,6 +44,34 @@ export function outcomeMeans({ causes }: NextOutcome, points: readonly JudgedPoi
   return [...new Set(words)].slice(0, 4).join(', or ');
 }
 
+/** The outcomes as they are told: two that read the same to anybody are one. */
+export function outcomeRows(
+  outcomes: readonly NextOutcome[],
+  point: JudgedPoint | undefined,
+  points: readonly JudgedPoint[],
+): { readonly where: string; readonly means: string; readonly probability: number }[] {
+  const rows = new Map<string, NextOutcome>();
+  for (const outcome of outcomes) {
+    const where = outcomeWhere(outcome, point);
+    const known = rows.get(where);
+    rows.set(
+      where,
+      known
+        ? {
+            ...known,
+            probability: known.probability + outcome.probability,
+            causes: [...known.causes, ...outcome.causes],
+          }
+        : outcome,
+    );
+  }
+  return [...rows].map(([where, outcome]) => ({
+    where,
+    means: outcomeMeans(outcome, points),
+    probability: outcome.probability,
+  }));
+}
+
 /** What to measure next, as a heading. */
 export function nextHeading(point: JudgedPoint | undefined): string {
   return point ? `Measure ${pointPhrase(point)}` : capital('look at the lamps');

@@ -2,6 +2,7 @@ import Modal from 'react-bootstrap/Modal';
 import { scaleLinear } from 'd3';
 import {
   columnUnit,
+  formatPercent,
   formatPlain,
   formatQuantity,
   GLANCE,
@@ -13,7 +14,7 @@ import {
 import { likeliestWords } from '@/messages/causes';
 import { pointName } from '@/messages/points';
 import { looksWords } from '@/messages/seen';
-import { nextHeading, outcomeMeans, outcomeWhere, shareWords, standingWords } from '@/messages/why';
+import { nextHeading, outcomeRows, shareWords, standingWords } from '@/messages/why';
 import { Scroll } from '@/ui/Scroll';
 
 interface Props {
@@ -212,7 +213,8 @@ function NextTable({ judged: { next }, judgedPoints }: Pick<Props, 'judged' | 'j
       <h2>{nextHeading(next.point === GLANCE ? undefined : point)}</h2>
       {next.bits > 0 && (
         <p className="small-print">
-          It is expected to tell most: {next.bits.toFixed(1)} bits, where one bit halves what is in question.
+          It is expected to tell most: of what is still in question it leaves about{' '}
+          {formatPercent(2 ** -next.bits)}.
         </p>
       )}
       <table className="table">
@@ -224,11 +226,11 @@ function NextTable({ judged: { next }, judgedPoints }: Pick<Props, 'judged' | 'j
           </tr>
         </thead>
         <tbody>
-          {(next.outcomes ?? []).map((outcome, i) => (
-            <tr key={i}>
-              <td>{outcomeWhere(outcome, point)}</td>
-              <td>{outcomeMeans(outcome, judgedPoints)}</td>
-              <td>{shareWords(outcome.probability)}</td>
+          {outcomeRows(next.outcomes ?? [], point, judgedPoints).map(({ where, means, probability }) => (
+            <tr key={where}>
+              <td>{where}</td>
+              <td>{means}</td>
+              <td>{shareWords(probability)}</td>
             </tr>
           ))}
         </tbody>

@@ -13,6 +13,7 @@ import { clockTime } from '@/ui/dates';
 import { heard } from '@/ui/heard';
 import { newKey } from '@/ui/newKey';
 import { Problem } from '@/ui/Problem';
+import { BoardDrawing } from '../plan/BoardDrawing';
 import { useHelperName } from '../check/useHelperName';
 import { dropPhoto, keepCorners, keepMarks } from './actions';
 import { anchorsOf } from './anchors';
@@ -85,11 +86,22 @@ export function BenchPhoto(props: Props) {
       {photo ? (
         <Beside key={photo.id} {...props} photo={photo} />
       ) : (
-        <p>
-          There is no picture of this bench yet. Hold the phone above the board, its rows upright, so that all
-          four corners are in the picture; it need not be straight.{' '}
-          <strong>{sheet.plan.placements.length}</strong> things lie on the plan.
-        </p>
+        <>
+          <p>
+            There is no picture of this bench yet. Hold the phone above the board, its rows upright, so that
+            all four corners are in the picture; it need not be straight. This is the plan that it will lie
+            under.
+          </p>
+          <div className="plan-alone">
+            <BoardDrawing
+              plan={sheet.plan}
+              circuit={sheet.circuit}
+              sorts={sheet.sorts}
+              supply={sheet.supply}
+              title="The plan of this bench"
+            />
+          </div>
+        </>
       )}
     </>
   );

@@ -1,6 +1,8 @@
 import { useEffect, useState, type MouseEvent } from 'react';
+import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import type { Corners, Sheet } from '@/core';
+import { isCalm } from '@/features/hooks/isCalm';
 import { Problem } from '@/ui/Problem';
 import { BoardDrawing } from '../plan/BoardDrawing';
 import { partNear, type Anchors } from './anchors';
@@ -26,7 +28,7 @@ export function Overlay({ source, sheet, anchors, corners, marked, onPick }: Pro
   const [plan, setPlan] = useState(true);
   const { canvas, fits } = useRectified(source, anchors, corners);
   useEffect(() => {
-    if (!flickers) return;
+    if (!flickers || isCalm()) return;
     const timer = setInterval(() => setPlan((before) => !before), FLICKER_MS);
     return () => clearInterval(timer);
   }, [flickers]);
@@ -60,6 +62,11 @@ export function Overlay({ source, sheet, anchors, corners, marked, onPick }: Pro
           checked={flickers}
           onChange={(event) => setFlickers(event.target.checked)}
         />
+        {flickers && (
+          <Button size="sm" variant="quiet" onClick={() => setPlan((before) => !before)}>
+            {plan ? 'show the picture' : 'show the plan'}
+          </Button>
+        )}
       </div>
       {!fits && (
         <Problem>Three of the marks are in line: no board lies so. Draw each to its own hole.</Problem>

@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
+import { isCalm } from '@/features/hooks/isCalm';
 
 /** Flashes a second that a preview never passes. */
 const FLASHES_MOST = 2.5;
@@ -37,7 +38,7 @@ export function usePlay(
   });
   useEffect(() => {
     if (!playing) return;
-    const calm = window.matchMedia?.('(prefers-reduced-motion: reduce)').matches ?? false;
+    const calm = isCalm();
     const tick = () => {
       const { at: from, onward: next, onAt: put } = now.current;
       put(next(from, calm ? 'change' : TICK_MS / 1000 / slowness));
