@@ -72,7 +72,7 @@ describe('why a bench stands as it does', () => {
     const { judged, user, hide } = why([volts('R1', 0)]);
     const outcomes = judged.next!.outcomes!;
     expect(outcomes.reduce((sum, { probability }) => sum + probability, 0)).toBeCloseTo(1, 1);
-    expect(screen.getByText(/one bit halves what is in question/u)).toBeTruthy();
+    expect(screen.getByText(/of what is still in question it leaves about \d+/u)).toBeTruthy();
     const tables = screen.getAllByRole('table');
     expect(within(tables[1]!).getAllByRole('row')).toHaveLength(outcomes.length + 1);
     await user.click(screen.getByRole('button', { name: 'Close' }));
