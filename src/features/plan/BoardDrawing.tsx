@@ -5,6 +5,8 @@ import { capital } from '@/messages/grammar';
 import { kindIn, legName, thingName } from '@/messages/names';
 import { BoardGround } from './BoardGround';
 import { at, atHole, extentOf, UNIT, viewOf, windowAround, type View } from './geometry';
+import { Label } from './Label';
+import { labelsOf } from './labels';
 import { lampMiddle } from './LampDrawing';
 import { DRAWN } from './palette';
 import { PlacedDrawing } from './PlacedDrawing';
@@ -25,6 +27,8 @@ export interface BoardDrawingProps {
   readonly placed?: ReadonlySet<string>;
   /** Parts whose holes are ringed. */
   readonly ringed?: ReadonlySet<string>;
+  /** Of these only the holes in it are ringed, where it is given. */
+  readonly ringedHoles?: ReadonlySet<string> | undefined;
   /** Parts that a long board is shown around; left out, or none of them there, it is shown whole. */
   readonly around?: readonly string[];
   /** Lamps that shine. */
@@ -67,7 +71,14 @@ export function BoardDrawing(props: BoardDrawingProps) {
           ring={ringed?.has(placement.part) ?? false}
         />
       ))}
-      {boardOf(plan).copper === 'rows' && <PlugNames plan={plan} rows={extent.foot - 1} view={view} />}
+      {labelsOf({ ...props, view }).map(({ part, x, y, anchor, text, second }) => (
+        <g key={part} opacity={placed === undefined || placed.has(part) ? 1 : 0.22}>
+          <Label place={{ x, y }} first={text} second={second} anchor={anchor} />
+        </g>
+      ))}
+      {boardOf(plan).copper === 'rows' && (
+        <PlugNames plan={plan} rows={extent.foot - 1} view={view} window={window} />
+      )}
     </PlanSvg>
   );
 }
@@ -103,7 +114,7 @@ function Placed(props: PlacedProps) {
   const drawing = (
     <PlacedDrawing plan={plan} placement={placement} circuit={circuit} sorts={sorts} view={view} />
   );
-  const rings = ring && <Rings plan={plan} placement={placement} view={view} />;
+  const rings = ring && <Rings plan={plan} placement={placement} view={view} only={props.ringedHoles} />;
   if (!onPick) {
     return (
       <g opacity={ghost ? 0.22 : 1}>
@@ -179,8 +190,9 @@ function Halo({ plan, placement, view }: At) {
   );
 }
 
-function Rings({ plan, placement, view }: At) {
-  return Object.values(placement.legs).map((hole) => {
+function Rings({ plan, placement, view, only }: At & { only: ReadonlySet<string> | undefined }) {
+  const holes = Object.values(placement.legs).filter((hole) => only?.has(hole) ?? true);
+  return holes.map((hole) => {
     const { x, y } = atHole(plan, hole, view);
     return <circle key={hole} cx={x} cy={y} r="9" fill="none" stroke={DRAWN.plus} strokeWidth="2.4" />;
   });

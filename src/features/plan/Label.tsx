@@ -4,9 +4,19 @@ import { Outlined } from './Outlined';
 import { DRAWN } from './palette';
 
 /** A name beside a part, readable over holes and wires. */
-export function Label({ place, first, second }: { place: Point; first: string; second?: string }) {
+export function Label({
+  place,
+  first,
+  second,
+  anchor,
+}: {
+  place: Point;
+  first: string;
+  second?: string | undefined;
+  anchor?: 'start' | 'middle' | 'end';
+}) {
   return (
-    <Outlined x={place.x} y={place.y} size={LETTERS.label}>
+    <Outlined x={place.x} y={place.y} size={LETTERS.label} {...(anchor ? { anchor } : {})}>
       {first}
       {second && (
         <tspan x={place.x} dy="12" fill={DRAWN.soft} fontSize={LETTERS.second}>
@@ -24,11 +34,4 @@ export function beside(ends: readonly Point[]): Point {
   return lying
     ? { x: Math.min(first.x, last.x) + 4, y: first.y - 10 }
     : { x: Math.max(first.x, last.x) + 12, y: (first.y + last.y) / 2 };
-}
-
-/** Where a name alone stands: over the upper end of what lies upright, as beside for what lies along. */
-export function over(ends: readonly Point[]): Point {
-  const [first, last] = [ends[0]!, ends[ends.length - 1]!];
-  const top = first.y < last.y ? first : last;
-  return Math.abs(first.x - last.x) < 1 ? { x: top.x - 7, y: top.y - 7 } : beside(ends);
 }

@@ -1,27 +1,16 @@
 import type { LampType } from '@/core';
 import { UNIT, type View, type Point } from './geometry';
-import { Label } from './Label';
 import { DRAWN, LAMP_DRAWN } from './palette';
 
 const RADIUS = 10;
 /** It is drawn to the side of its legs, so that one sees their holes, and no further than its body's own room. */
 const BESIDE = UNIT * 0.95;
-/** From its legs to where its label begins. */
-export const LAMP_REACH = BESIDE + 15;
-
 interface Props {
   readonly ends: readonly Point[];
-  readonly name: string;
   readonly type: LampType;
-  readonly longHole: string;
   readonly view: View;
   /** Standing over its holes, as on a soldered board, not bent to the side of them. */
   readonly standing: boolean;
-  readonly brief: boolean;
-  /** Another part lies where its label would: its name alone stands over it. */
-  readonly crowded: boolean;
-  /** Whether there is room to say which hole the long leg is in. */
-  readonly marked: boolean;
 }
 
 /** How far the body of a lamp lies beside its legs. */
@@ -38,7 +27,7 @@ export function lampMiddle(ends: readonly Point[], view: View, standing: boolean
 }
 
 /** A lamp from above: its round body with the flat edge towards the short leg, and a letter for its colour. */
-export function LampDrawing({ ends, name, type, longHole, view, standing, brief, crowded, marked }: Props) {
+export function LampDrawing({ ends, type, view, standing }: Props) {
   const { fill, ink, letter } = LAMP_DRAWN[type];
   const [anode, cathode] = ends as [Point, Point];
   const away = awayOf(view, standing);
@@ -66,17 +55,6 @@ export function LampDrawing({ ends, name, type, longHole, view, standing, brief,
       <text x={middle.x} y={middle.y + 3.2} fontSize="9" fontWeight="700" textAnchor="middle" fill={ink}>
         {letter}
       </text>
-      <Label
-        place={
-          crowded
-            ? { x: middle.x - 7, y: middle.y - 13 }
-            : view === 'flat' && !standing
-              ? { x: middle.x - 8, y: middle.y + 22 }
-              : { x: middle.x + 15, y: middle.y + (brief ? 4 : -1) }
-        }
-        first={brief || crowded ? name : `${name} ${type}`}
-        {...(brief || crowded || !marked ? {} : { second: `long leg ${longHole}` })}
-      />
     </>
   );
 }

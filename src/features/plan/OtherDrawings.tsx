@@ -2,7 +2,7 @@ import { Block } from './Block';
 import { roomOf } from '@/core';
 import { TIMER_PINS } from '@/messages/names';
 import { UNIT, type View, type Point } from './geometry';
-import { beside, Label, over } from './Label';
+import { Label } from './Label';
 import { DRAWN, LAMP_DRAWN } from './palette';
 
 interface Props {
@@ -10,13 +10,12 @@ interface Props {
   readonly label: string;
 }
 
-interface GlassProps extends Props {
-  readonly brief: boolean;
+interface GlassProps extends Pick<Props, 'ends'> {
   readonly fill: string;
 }
 
 /** A small glass body with its band at the second leg. */
-export function GlassDrawing({ ends, label, brief, fill }: GlassProps) {
+export function GlassDrawing({ ends, fill }: GlassProps) {
   const [anode, cathode] = ends as [Point, Point];
   const length = Math.hypot(cathode.x - anode.x, cathode.y - anode.y);
   const angle = (Math.atan2(cathode.y - anode.y, cathode.x - anode.x) * 180) / Math.PI;
@@ -38,7 +37,6 @@ export function GlassDrawing({ ends, label, brief, fill }: GlassProps) {
         />
         <rect x={from + body * 0.78} y="-5" width={body * 0.14} height="10" fill={DRAWN.ink} />
       </g>
-      <Label place={brief ? over(ends) : beside(ends)} first={label} />
     </>
   );
 }

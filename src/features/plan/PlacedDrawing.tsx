@@ -5,20 +5,18 @@ import {
   extraPart,
   type Circuit,
   type LampSorts,
-  type LampType,
   type Part,
   type Placement,
   type Plan,
 } from '@/core';
-import { LAMP_REACH, LampDrawing } from './LampDrawing';
+import { LampDrawing } from './LampDrawing';
 import { KindDrawing } from './kindDrawings';
-import { isCrowded } from './labelRoom';
 import { ThreeColourDrawing } from './OtherDrawings';
 import { atHole, type View, type Point } from './geometry';
 import { beside, Label } from './Label';
 import { LETTERS } from './lettering';
 import { Outlined } from './Outlined';
-import { DRAWN, WIRE_COLOURS } from './palette';
+import { DRAWN, WIRE_COLOURS, WIRE_CORES } from './palette';
 import { LyingResistor } from './ResistorDrawing';
 
 interface Props {
@@ -29,81 +27,33 @@ interface Props {
   readonly view: View;
 }
 
-/** Boards with more pieces carry names only; the card and the list carry the values. */
-const LABELLED_MOST = 26;
-
-/** One part or jumper as it sits in its holes. */
+/** One part or jumper as it sits in its holes; its name stands beside it, or is written over all of them. */
 export function PlacedDrawing({ plan, placement, circuit, sorts, view }: Props) {
   const body = thingsOf(circuit).find(({ id }) => id === placement.part);
   const ends = Object.values(placement.legs).map((hole) => atHole(plan, hole, view));
-  const stand = placement.standIn;
-  const name = placement.part;
-  const brief = plan.placements.length > LABELLED_MOST;
-  if (placement.kind === 'jumper' || stand?.kind === 'wire') {
+  const { standIn, part: name } = placement;
+  if (placement.kind === 'jumper' || standIn?.kind === 'wire')
     return <Wire plan={plan} ends={ends} placement={placement} />;
-  }
-  const ground = { plan, circuit, view };
-  const short = brief || isCrowded(ground, placement, name.length + 6);
   if (body && isSource(circuit, body.id)) return <Leads plan={plan} placement={placement} view={view} />;
   if (body?.kind === 'rgb') return <ThreeColourDrawing ends={ends} name={name} view={view} />;
   const part = body ? body.parts[0] : extraPart(placement, placement.legs);
-  if (part?.kind === 'resistor') {
-    return <PlacedResistor part={part} placement={placement} ends={ends} brief={short} />;
+  return part ? <PartDrawing {...{ plan, placement, part, ends, sorts, view }} /> : null;
+}
+
+type PartProps = Omit<Props, 'circuit'> & { readonly part: Part; readonly ends: readonly Point[] };
+
+/** A part between its holes; what stands in for one of the lesson looks as it is. */
+function PartDrawing({ plan, placement, part, ends, sorts, view }: PartProps) {
+  const { standIn, part: name } = placement;
+  if (part.kind === 'resistor') {
+    const ohms = standIn?.kind === 'resistor' ? standIn.ohms : part.params.ohms;
+    return <LyingResistor ends={ends} ohms={ohms} tolerance={part.params.tolerance} />;
   }
-  if (part?.kind === 'led') {
-    const type = sorts[name] ?? 'red';
-    const crowded = isCrowded(ground, placement, name.length + type.length + 1, LAMP_REACH);
-    const lamp = { plan, placement, ends, type, view, brief, crowded };
-    return <PlacedLamp {...lamp} />;
+  if (part.kind === 'led') {
+    const type = standIn?.kind === 'led' ? standIn.type : (sorts[name] ?? 'red');
+    return <LampDrawing ends={ends} type={type} view={view} standing={boardOf(plan).copper !== 'rows'} />;
   }
-  return part ? (
-    <KindDrawing part={part} ends={ends} pins={Object.keys(placement.legs)} brief={short} />
-  ) : null;
-}
-
-function PlacedResistor({
-  part,
-  placement,
-  ends,
-  brief,
-}: {
-  part: Extract<Part, { kind: 'resistor' }>;
-  placement: Placement;
-  ends: readonly Point[];
-  brief: boolean;
-}) {
-  const { standIn } = placement;
-  const ohms = standIn?.kind === 'resistor' ? standIn.ohms : part.params.ohms;
-  const { tolerance } = part.params;
-  return <LyingResistor ends={ends} name={part.id} ohms={ohms} tolerance={tolerance} brief={brief} />;
-}
-
-interface LampProps {
-  readonly plan: Plan;
-  readonly placement: Placement;
-  readonly ends: readonly Point[];
-  readonly type: LampType;
-  readonly view: View;
-  readonly brief: boolean;
-  readonly crowded: boolean;
-}
-
-function PlacedLamp({ plan, placement, ends, type, view, brief, crowded }: LampProps) {
-  const standing = boardOf(plan).copper !== 'rows';
-  const { standIn } = placement;
-  return (
-    <LampDrawing
-      ends={ends}
-      name={placement.part}
-      type={standIn?.kind === 'led' ? standIn.type : type}
-      longHole={placement.legs['anode']!}
-      view={view}
-      standing={standing}
-      brief={brief || standing}
-      crowded={crowded && !standing}
-      marked={plan.placements.filter(({ legs }) => 'anode' in legs).length <= 2}
-    />
-  );
+  return <KindDrawing part={part} ends={ends} pins={Object.keys(placement.legs)} />;
 }
 
 function Wire({ plan, ends, placement }: { plan: Plan; ends: readonly Point[]; placement: Placement }) {
@@ -118,6 +68,7 @@ function Wire({ plan, ends, placement }: { plan: Plan; ends: readonly Point[]; p
         ? DRAWN.leg
         : WIRE_COLOURS[placement.colour ?? 'green'];
   const [from, to] = ends as [Point, Point];
+  const core = inPlace || bare || copper === 'tapes' ? undefined : WIRE_CORES[placement.colour ?? 'green'];
   return (
     <>
       <line
@@ -130,6 +81,18 @@ function Wire({ plan, ends, placement }: { plan: Plan; ends: readonly Point[]; p
         strokeLinecap="round"
         {...(copper === 'pads' ? { strokeDasharray: '5 3' } : {})}
       />
+      {core !== undefined && (
+        <line
+          x1={from.x}
+          y1={from.y}
+          x2={to.x}
+          y2={to.y}
+          stroke={DRAWN.board}
+          strokeWidth="1.3"
+          strokeLinecap="round"
+          strokeDasharray={core}
+        />
+      )}
       {inPlace ? (
         <Label place={beside(ends)} first={`${placement.part}: a wire`} />
       ) : (
@@ -190,6 +153,17 @@ function Leads({ plan, placement, view }: { plan: Plan; placement: Placement; vi
   );
 }
 
+/** A lead, in the board's own colour round it: where it leaves the board it is seen on any ground. */
+function Lead({ d, colour }: { d: string; colour: string }) {
+  const line = { d, fill: 'none', strokeLinecap: 'round' } as const;
+  return (
+    <>
+      <path {...line} stroke={DRAWN.board} strokeWidth="6" />
+      <path {...line} stroke={colour} strokeWidth="3" />
+    </>
+  );
+}
+
 /** A lead from the left edge to its hole, named there, or where it comes in. */
 function SideLead({
   end: { place, colour },
@@ -202,12 +176,9 @@ function SideLead({
 }) {
   return (
     <g>
-      <path
+      <Lead
+        colour={colour}
         d={`M${place.x} ${place.y} C${place.x - 8} ${place.y} ${14} ${place.y - 8} 2 ${place.y - 8}`}
-        fill="none"
-        stroke={colour}
-        strokeWidth="3"
-        strokeLinecap="round"
       />
       <Label place={early ? { x: 6, y: place.y - 13 } : { x: place.x + 6, y: place.y - 7 }} first={label} />
     </g>
@@ -220,18 +191,15 @@ function RailLeads({ ends, name }: { ends: readonly LeadEnd[]; name: string }) {
   return (
     <>
       {ends.map(({ place, colour }, i) => (
-        <path
+        <Lead
           key={colour}
+          colour={colour}
           d={`M${place.x} ${place.y} C${place.x} ${place.y - 30} ${place.x + 6} 14 ${34 + i * 9} 5`}
-          fill="none"
-          stroke={colour}
-          strokeWidth="3"
-          strokeLinecap="round"
         />
       ))}
-      <text x="58" y="11" fontSize={LETTERS.label} fill={DRAWN.ink}>
+      <Outlined x={58} y={11} size={LETTERS.label}>
         {name}: {said.join(', ')}
-      </text>
+      </Outlined>
     </>
   );
 }

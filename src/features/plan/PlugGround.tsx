@@ -1,5 +1,5 @@
 import { boardHoles, boardOf, type BoardSpec, type Plan } from '@/core';
-import { at, PLUG_WIDTH, type View } from './geometry';
+import { at, PLUG_WIDTH, type View, type Window } from './geometry';
 import { LETTERS } from './lettering';
 import { DRAWN } from './palette';
 
@@ -7,6 +7,8 @@ interface Props {
   readonly plan: Plan;
   readonly rows: number;
   readonly view: View;
+  /** The part of the drawing that is shown, where it is cut. */
+  readonly window?: Window | undefined;
 }
 
 /** A plug-in board: its outline, trench, rails, holes and their names. */
@@ -102,7 +104,7 @@ function RailLines({ board, rows, view }: { board: BoardSpec; rows: number; view
 }
 
 /** The names of columns and rows, drawn over what crosses them. */
-export function PlugNames({ plan, rows, view }: Props) {
+export function PlugNames({ plan, rows, view, window }: Props) {
   const columns = boardHoles(boardOf(plan)).filter((hole) => hole.row === 1);
   const flat = view === 'flat';
   const numbered = Array.from({ length: rows }, (_, i) => i + 1).filter((r) => r === 1 || r % 5 === 0);
@@ -117,7 +119,12 @@ export function PlugNames({ plan, rows, view }: Props) {
       pointerEvents="none"
     >
       {columns.map((hole) => {
-        const place = at({ x: hole.x, y: 0.1 }, view);
+        const there = at({ x: hole.x, y: 0.1 }, view);
+        // Where the board is cut its letters stand at the cut.
+        const place = {
+          x: flat ? Math.max(there.x, (window?.x ?? 0) + 8) : there.x,
+          y: flat ? there.y : Math.max(there.y, (window?.y ?? 0) + 11),
+        };
         return (
           <text key={hole.name} x={place.x} y={place.y + (flat ? 3.4 : 0)}>
             {hole.rail ? hole.column.replace('-', '−').slice(1) : hole.column}

@@ -1,6 +1,5 @@
-import { bandsFor, formatOhms, type BandColour } from '@/core';
+import { bandsFor, type BandColour } from '@/core';
 import type { Point } from './geometry';
-import { beside, Label, over } from './Label';
 import { BAND_FILLS, DRAWN } from './palette';
 
 /** A resistor lying flat with its bands, reading from the left; drawn for the sums and the band reader. */
@@ -64,16 +63,12 @@ export function ResistorBody({
 /** A resistor between two holes of a board, its bands true to its value. */
 export function LyingResistor({
   ends,
-  name,
   ohms,
   tolerance,
-  brief,
 }: {
   ends: readonly Point[];
-  name: string;
   ohms: number;
   tolerance: number;
-  brief: boolean;
 }) {
   const [a, b] = ends as [Point, Point];
   const length = Math.hypot(b.x - a.x, b.y - a.y);
@@ -88,7 +83,6 @@ export function LyingResistor({
           <ResistorBody bands={bands} length={body} thickness={13} />
         </g>
       </g>
-      <Label place={brief ? over(ends) : beside(ends)} first={brief ? name : `${name} ${formatOhms(ohms)}`} />
     </>
   );
 }

@@ -21,7 +21,7 @@ function Legs({ ends, to }: { ends: readonly Point[]; to: Point }) {
 }
 
 /** A capacitor from above: an electrolytic with a stripe at its minus leg, any other a flat lens. */
-export function CanDrawing({ ends, label, polarised }: Props & { readonly polarised: boolean }) {
+export function CanDrawing({ ends, polarised }: Pick<Props, 'ends'> & { readonly polarised: boolean }) {
   const middle = middleOf(ends);
   const minus = ends[ends.length - 1]!;
   const angle = (Math.atan2(minus.y - middle.y, minus.x - middle.x) * 180) / Math.PI;
@@ -38,7 +38,6 @@ export function CanDrawing({ ends, label, polarised }: Props & { readonly polari
           <ellipse rx="11" ry="5.5" fill={DRAWN.glass} stroke={DRAWN.ink} strokeWidth="1" />
         )}
       </g>
-      <Label place={{ x: middle.x + 15, y: middle.y + 4 }} first={label} />
     </>
   );
 }
@@ -79,7 +78,7 @@ export function SensorDrawing({ ends, label }: Props) {
 }
 
 /** A body with a flat face over three legs in a line. */
-export function ThreeLegDrawing({ ends, label, leads }: Props & { leads: 'E-B-C' | 'C-B-E' }) {
+export function ThreeLegDrawing({ ends, leads }: Pick<Props, 'ends'> & { leads: 'E-B-C' | 'C-B-E' }) {
   const middle = middleOf(ends);
   const [first, last] = [ends[0]!, ends[ends.length - 1]!];
   // From the collector to the emitter; who looks at the flat face sees the order of the type from left to right.
@@ -93,7 +92,6 @@ export function ThreeLegDrawing({ ends, label, leads }: Props & { leads: 'E-B-C'
       {ends.map(({ x, y }) => (
         <circle key={`${x} ${y}`} cx={x} cy={y} r="2.6" fill={DRAWN.leg} />
       ))}
-      <Label place={{ x: middle.x + 16, y: middle.y + 4 }} first={label} />
     </>
   );
 }

@@ -64,7 +64,7 @@ describe('a transistor on the board', () => {
     const down = [0, 1, 2].map((i) => ({ x: 0, y: 20 * i }));
     const { container } = render(
       <svg>
-        <ThreeLegDrawing ends={down} label="Q1" leads={leads} />
+        <ThreeLegDrawing ends={down} leads={leads} />
       </svg>,
     );
     const turned = Number(/rotate\((-?\d+)\)/u.exec(container.innerHTML)![1]);

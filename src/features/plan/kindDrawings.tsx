@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { formatFarads, formatOhms, formatQuantity, type Part } from '@/core';
+import { formatOhms, type Part } from '@/core';
 import type { Point } from './geometry';
 import { ButtonDrawing, ChipDrawing, GlassDrawing, KnobDrawing, SlideDrawing } from './OtherDrawings';
 import { DRAWN } from './palette';
@@ -11,22 +11,14 @@ type Drawn = Exclude<Part['kind'], Elsewhere>;
 type Draw<K extends Drawn> = (
   part: Extract<Part, { kind: K }>,
   ends: readonly Point[],
-  brief: boolean,
   /** Name of each leg, in the order of its ends. */
   pins: readonly string[],
 ) => ReactNode;
 
 /** How every further kind of part looks on a board. */
 const DRAWINGS: { readonly [K in Drawn]: Draw<K> } = {
-  zener: (part, ends, brief) => (
-    <GlassDrawing
-      ends={ends}
-      label={brief ? part.id : `${part.id} ${formatQuantity(part.params.vz, 'V')}`}
-      brief={brief}
-      fill={DRAWN.glass}
-    />
-  ),
-  diode: ({ id }, ends, brief) => <GlassDrawing ends={ends} label={id} brief={brief} fill={DRAWN.soft} />,
+  zener: (_part, ends) => <GlassDrawing ends={ends} fill={DRAWN.glass} />,
+  diode: (_part, ends) => <GlassDrawing ends={ends} fill={DRAWN.soft} />,
   potentiometer: (part, ends) => (
     <KnobDrawing ends={ends} label={`${part.id} ${formatOhms(part.params.ohms)}`} />
   ),
@@ -36,23 +28,11 @@ const DRAWINGS: { readonly [K in Drawn]: Draw<K> } = {
     ) : (
       <ButtonDrawing ends={ends} label={`${id} push`} />
     ),
-  timer: ({ id }, ends, _brief, pins) => <ChipDrawing ends={ends} pins={pins} label={id} />,
-  capacitor: (part, ends, brief) => (
-    <CanDrawing
-      ends={ends}
-      label={brief ? part.id : `${part.id} ${formatFarads(part.params.farads)}`}
-      polarised={part.params.polarised === true}
-    />
-  ),
+  timer: ({ id }, ends, pins) => <ChipDrawing ends={ends} pins={pins} label={id} />,
+  capacitor: ({ params }, ends) => <CanDrawing ends={ends} polarised={params.polarised === true} />,
   inductor: ({ id }, ends) => <CoilDrawing ends={ends} label={id} />,
   ldr: ({ id }, ends) => <SensorDrawing ends={ends} label={id} />,
-  transistor: (part, ends, brief) => (
-    <ThreeLegDrawing
-      ends={ends}
-      label={brief ? part.id : `${part.id} ${part.params.polarity.toUpperCase()}`}
-      leads={part.params.leads}
-    />
-  ),
+  transistor: ({ params }, ends) => <ThreeLegDrawing ends={ends} leads={params.leads} />,
   speaker: ({ id }, ends) => <LeadsDrawing ends={ends} label={id} what="speaker" />,
   pin: ({ id }, ends) => <LeadsDrawing ends={ends} label={id} what="pin" />,
   signal: ({ id, body }, ends) => <LeadsDrawing ends={ends} label={body?.id ?? id} />,
@@ -62,16 +42,14 @@ export function KindDrawing({
   part,
   ends,
   pins,
-  brief,
 }: {
   part: Part;
   ends: readonly Point[];
   pins: readonly string[];
-  brief: boolean;
 }) {
   if (!isDrawn(part)) return null;
   // Each kind has its own drawing; TypeScript cannot see through the union that they belong together.
-  return (DRAWINGS[part.kind] as Draw<Drawn>)(part as never, ends, brief, pins);
+  return (DRAWINGS[part.kind] as Draw<Drawn>)(part as never, ends, pins);
 }
 
 function isDrawn(part: Part): part is Extract<Part, { kind: Drawn }> {

@@ -3,9 +3,9 @@ import type { BandColour, LampType, JumperColour } from '@/core';
 /** Drawn colours stand in the SVG itself, so that a saved or printed plan keeps them. */
 export const DRAWN = {
   board: '#fffdf6',
-  edge: '#b9ae97',
+  edge: '#92876c',
   trench: '#efe7d4',
-  hole: '#c9bfa8',
+  hole: '#92876c',
   ink: '#1d2b36',
   soft: '#56636c',
   plus: '#b1602a',
@@ -23,8 +23,15 @@ export const WIRE_COLOURS: Readonly<Record<JumperColour, string>> = {
   red: '#b1602a',
   black: '#1d2b36',
   green: '#2f7a4f',
-  yellow: '#c99a1c',
+  yellow: '#a67c00',
   blue: '#2f5f94',
+};
+
+/** What tells wires apart without their hue: a light core, whole, in dashes or in dots. */
+export const WIRE_CORES: Readonly<Partial<Record<JumperColour, string>>> = {
+  green: '5 4',
+  blue: '0.1 4',
+  yellow: 'none',
 };
 
 /** Fill and the letter that names the colour for those who cannot see it. */

@@ -1,10 +1,10 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { circuitWith, PLACED_KINDS } from '../../../tests/support/kinds';
-import { patternSheet } from '../../../tests/support/sheets';
-import { layOut, type Plan } from '@/core';
+import { patternSheet, ROUGH } from '../../../tests/support/sheets';
+import { layOut, PATTERN_IDS } from '@/core';
 import { BoardDrawing } from './BoardDrawing';
 import { UNIT, windowAround } from './geometry';
-import { isCrowded } from './labelRoom';
+import { labelsOf } from './labels';
 import { CHARACTER, LETTERS, namesApart, overlap } from './lettering';
 import { PlanSvg } from './PlanSvg';
 import { SymbolDrawing } from './symbols';
@@ -90,19 +90,20 @@ describe('names on a plan', () => {
     });
   });
 
-  it('are names alone where a value would lie over another part', () => {
-    const { plan: wide, circuit } = patternSheet('single');
-    const resistor = wide.placements.find(({ part }) => part === 'R1')!;
-    const ground = (plan: Plan) => ({ plan, circuit, view: 'plain' as const });
-    const lone: Plan = { ...wide, placements: [resistor] };
-    expect(isCrowded(ground(lone), resistor, 8)).toBe(false);
-    const [a, b] = Object.values(resistor.legs).map((hole) => hole.replace(/^[a-j]/u, (c) => next(c)));
-    const beside = { ...resistor, part: 'R2', legs: { a: a!, b: b! } };
-    expect(isCrowded(ground({ ...wide, placements: [resistor, beside] }), resistor, 8)).toBe(true);
+  it.each(PATTERN_IDS)('of %s bear their values and lie over no other name', (pattern) => {
+    const { plan, circuit, sorts } = patternSheet(pattern, {}, 'full', ROUGH);
+    const labels = labelsOf({ plan, circuit, sorts, view: 'plain' });
+    const boxes = labels.map(({ x, y, anchor, text }) => {
+      const width = CHARACTER * LETTERS.label * text.length;
+      const left = anchor === 'start' ? x : anchor === 'end' ? x - width : x - width / 2;
+      return { text, left, right: left + width, top: y - 0.7 * LETTERS.label, foot: y + 2 };
+    });
+    const over = boxes.flatMap((box, i) =>
+      boxes.slice(i + 1).flatMap((other) => (overlap(box, other) ? [`${box.text} | ${other.text}`] : [])),
+    );
+    expect(over).toEqual([]);
+    if (plan.placements.length > 40) return;
+    for (const { id } of circuit.parts.filter(({ kind }) => kind === 'resistor'))
+      expect(labels.find(({ part }) => part === id)!.text).toMatch(/^R\d+ \d/u);
   });
 });
-
-/** The column to the right. */
-function next(column: string): string {
-  return String.fromCharCode(column.charCodeAt(0) + 1);
-}

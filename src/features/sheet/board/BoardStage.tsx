@@ -16,11 +16,11 @@ export function PlanBoard({ style, title, ...board }: Props) {
   const { sheet, trial, rough } = board;
   return (
     <>
+      <WhatHappens sheet={sheet} trial={trial} />
       <div className="big-board">
         <BoardWork {...board} />
       </div>
-      <div className="side-by-side under-board">
-        <WhatHappens sheet={sheet} trial={trial} />
+      <div className="under-board">
         <ReadingsNow sheet={sheet} standing={trial.standing} rough={rough} />
       </div>
       <DiagramSection sheet={sheet} style={style} title={title} />

@@ -33,11 +33,34 @@ export function StepBoard({ sheet, at, svgRef }: Props) {
       done={at + 1}
       now={step.action === 'isolate' ? [PARKED] : idsOf(step)}
       ringed
-      plan={step.action === 'isolate' ? standingFor(step.isolation, plan) : plan}
+      plan={step.action === 'isolate' ? standingFor(step.isolation, plan) : withLeads(sheet, at)}
+      holes={step.action === 'connect-supply' ? new Set(step.legs.map(({ hole }) => hole)) : undefined}
       title={`The board at step ${at + 1}`}
       svgRef={svgRef}
     />
   );
+}
+
+/** The plan with as many leads of its supply as are in by a step that puts one in. */
+function withLeads({ plan, steps }: StepSheet, at: number): Plan {
+  const step = steps[at]!;
+  if (step.action !== 'connect-supply') return plan;
+  const there = new Set(
+    steps
+      .slice(0, at + 1)
+      .flatMap((one) => (one.action === 'connect-supply' && one.part === step.part ? [one.pin] : [])),
+  );
+  return {
+    ...plan,
+    placements: plan.placements.map((placement) =>
+      placement.part === step.part
+        ? {
+            ...placement,
+            legs: Object.fromEntries(Object.entries(placement.legs).filter(([pin]) => there.has(pin))),
+          }
+        : placement,
+    ),
+  };
 }
 
 interface SectionProps {
@@ -69,11 +92,13 @@ interface SoFarProps {
   /** Pieces that it is about. */
   readonly now: readonly string[];
   readonly ringed?: boolean;
+  /** Only these of their holes are ringed. */
+  readonly holes?: ReadonlySet<string> | undefined;
   readonly title: string;
   readonly svgRef?: Ref<SVGSVGElement> | undefined;
 }
 
-function BoardSoFar({ sheet, plan, done, now, ringed = false, title, svgRef }: SoFarProps) {
+function BoardSoFar({ sheet, plan, done, now, ringed = false, holes, title, svgRef }: SoFarProps) {
   return (
     <BoardDrawing
       plan={plan}
@@ -85,6 +110,7 @@ function BoardSoFar({ sheet, plan, done, now, ringed = false, title, svgRef }: S
       title={title}
       placed={new Set([...sheet.steps.slice(0, done).flatMap(idsOf), ...now])}
       ringed={new Set(ringed ? now : [])}
+      ringedHoles={holes}
       around={now}
     />
   );
