@@ -61,7 +61,7 @@ export interface KitRequest {
   /** A resistor that parks an open end while one half is tested alone. */
   readonly parkOhms?: number | undefined;
   /** What the lesson wants besides its circuit. */
-  readonly extras?: readonly Extra[];
+  readonly extras?: readonly Pick<Extra, 'name' | 'each'>[];
   /** Where it is measured: a current wants a third hand. */
   readonly checkpoints: readonly Checkpoint[];
   readonly students: number;

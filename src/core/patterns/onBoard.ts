@@ -22,18 +22,24 @@ interface PinUse {
   readonly fits?: (pin: ControllerPin) => boolean;
 }
 
-/** Why such pins cannot be used: one that the board does not have, or one that is named twice; with one that is free. */
+/** Why such pins cannot be used: those that the board does not have, or that are named twice; each with one that is free. */
 export function pinRefusals(
   board: Controller,
   pins: readonly number[],
   { where = 'wire', used = pins, fits }: PinUse = {},
 ): Finding[] {
-  const nearest = (pin: number) => nearestPin(board, pin, used, fits) ?? 0;
-  const missing = pins.find((pin) => !controllerPin(board.id, pin));
-  if (missing !== undefined)
-    return [finding('no-such-pin', { board: board.id, pin: missing, nearest: nearest(missing), where })];
-  const twice = pins.find((pin, i) => pins.indexOf(pin) < i);
-  return twice === undefined ? [] : [finding('pin-twice', { pin: twice, nearest: nearest(twice), where })];
+  const proposed: number[] = [];
+  const nearest = (pin: number) => {
+    const free = nearestPin(board, pin, [...used, ...proposed], fits) ?? 0;
+    proposed.push(free);
+    return free;
+  };
+  return [...new Set(pins)].flatMap((pin): Finding[] => {
+    if (!controllerPin(board.id, pin))
+      return [finding('no-such-pin', { board: board.id, pin, nearest: nearest(pin), where })];
+    const twice = pins.indexOf(pin) < pins.lastIndexOf(pin);
+    return twice ? [finding('pin-twice', { pin, nearest: nearest(pin), where })] : [];
+  });
 }
 
 /** The pin that carries most, where that is more than it is made for; refused where it is more than it stands. */

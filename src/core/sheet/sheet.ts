@@ -16,6 +16,7 @@ import { atOdds } from '../checking/atOdds';
 import { expectedReadings, type Expectation } from '../checking/expected';
 import { isKind, type Circuit } from '../circuit/circuit';
 import { accepted, type Finding, type Outcome } from '../findings/finding';
+import { apparatusOf } from '../kits/apparatus';
 import { kitFor, type Kit } from '../kits/kit';
 import { stockKey } from '../kits/stock';
 import { substitutesFor, type Substitute } from '../kits/substitutes';
@@ -176,7 +177,7 @@ export function counted(sheet: Uncounted, request: SheetRequest): Sheet {
       .slice(1)
       .map(({ ohms }) => ohms),
     parkOhms: parked ? parkingOhms(circuit, request) : undefined,
-    extras,
+    extras: [...apparatusOf(sums), ...extras],
     checkpoints,
     students,
     spareRisk: style.spareRisk,

@@ -15,11 +15,11 @@ function wiringRefusals({ board, lamps, columns }: SequenceParams): Finding[] {
   const wires = lamps.map(({ pin }) => pin);
   const used = [...wires, ...columns];
   const spec = CONTROLLERS[board];
-  const found = [
-    ...pinRefusals(spec, wires, { used }),
-    ...pinRefusals(spec, columns, { where: 'table', used }),
-  ];
-  return found.slice(0, 1);
+  const wrong = pinRefusals(spec, wires, { used });
+  // A lamp takes its column along: what is wrong with both is said of the lamp.
+  const named = new Set(wrong.flatMap(({ data }) => ('pin' in data ? [data.pin] : [])));
+  const tabled = pinRefusals(spec, columns, { where: 'table', used });
+  return [...wrong, ...tabled.filter(({ data }) => !('pin' in data && named.has(data.pin)))];
 }
 
 /** A value outside of the range is refused: it does not wrap. */
@@ -36,8 +36,8 @@ function stepRefusals({ board, columns, rows }: ProgramTable): Finding[] {
 function dimRefusals(table: ProgramTable): Finding[] {
   const { board, columns, rows } = table;
   const { steps: full } = CONTROLLERS[board];
-  for (const [column, pin] of columns.entries()) {
-    if (controllerPin(board, pin)?.dims) continue;
+  return columns.flatMap((pin, column): Finding[] => {
+    if (controllerPin(board, pin)?.dims) return [];
     let before = stepsBefore(table)[column]!;
     for (const [i, { steps, fade }] of rows.entries()) {
       const step = steps[column]!;
@@ -48,8 +48,8 @@ function dimRefusals(table: ProgramTable): Finding[] {
       }
       before = step;
     }
-  }
-  return [];
+    return [];
+  });
 }
 
 /** What is built as it is said, and will surprise. */
