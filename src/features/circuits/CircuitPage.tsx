@@ -5,6 +5,7 @@ import { circuitFile, type Circuit } from '@/core';
 import { HARBOUR_CIRCUITS } from '@/demo/circuits';
 import { sentence } from '@/messages/findings';
 import { saveAs, slug } from '@/ui/download';
+import { StayButton } from '@/ui/StayButton';
 import { Note } from '@/ui/Note';
 import { AtRest } from './AtRest';
 import { DrawnCircuit } from './DrawnCircuit';
@@ -56,9 +57,9 @@ export function CircuitPage() {
               }}
             />
           </label>
-          <Button variant="quiet" size="sm" disabled={!undo} onClick={undo}>
+          <StayButton size="sm" act={undo}>
             Undo
-          </Button>
+          </StayButton>
           <Button
             variant="quiet"
             size="sm"

@@ -72,7 +72,7 @@ export function BoardDrawing(props: BoardDrawingProps) {
         />
       ))}
       {labelsOf({ ...props, view }).map(({ part, x, y, anchor, text, second }) => (
-        <g key={part} opacity={placed === undefined || placed.has(part) ? 1 : 0.22}>
+        <g key={part} data-label={part} opacity={placed === undefined || placed.has(part) ? 1 : 0.22}>
           <Label place={{ x, y }} first={text} second={second} anchor={anchor} />
         </g>
       ))}

@@ -6,6 +6,7 @@ import Button from 'react-bootstrap/Button';
 import { clockTime } from '@/ui/dates';
 import { heard } from '@/ui/heard';
 import { Note } from '@/ui/Note';
+import { StayButton } from '@/ui/StayButton';
 import { Both } from '@/ui/Overtaken';
 import { contentShown } from './contentShown';
 import { putAwayLesson } from './actions';
@@ -37,12 +38,12 @@ export function SheetHead({ draft, id, place, archived }: Props) {
         <span className="small-print save-state" role="status">
           {saveWords(draft)}
         </span>
-        <Button variant="quiet" size="sm" disabled={!draft.undo} onClick={draft.undo}>
+        <StayButton size="sm" act={draft.undo}>
           Undo
-        </Button>
-        <Button variant="quiet" size="sm" disabled={!draft.redo} onClick={draft.redo}>
+        </StayButton>
+        <StayButton size="sm" act={draft.redo}>
           Redo
-        </Button>
+        </StayButton>
         <a className="btn btn-quiet btn-sm" href={`/lessons/${id}/lesson.json`}>
           Export
         </a>

@@ -7,6 +7,7 @@ import { useJob } from '@/features/asking/useJob';
 import { Working } from '@/features/asking/Working';
 import { dayName } from '@/ui/dates';
 import { Note } from '@/ui/Note';
+import { StayButton } from '@/ui/StayButton';
 import { heard } from '@/ui/heard';
 import { giveLesson, shortFor } from '../actions';
 import type { GivenSession, GroupChoice } from '../given';
@@ -87,9 +88,9 @@ export function ClassStage({ lessonId, groups, sessions, today }: Props) {
                 }}
               />
             </Form.Group>
-            <Button disabled={job.share !== undefined} onClick={() => give(false)}>
+            <StayButton variant="primary" act={job.share === undefined ? () => give(false) : undefined}>
               {job.share === undefined ? 'Give it' : 'Working out the bands…'}
-            </Button>
+            </StayButton>
             {job.share !== undefined && (
               <Working label="Working out the bands" share={job.share} onStop={job.stop} />
             )}

@@ -175,7 +175,13 @@ function PieceRow({ placement, plan, trial, sheet, values, onPick }: RowProps) {
           variant="text"
           className="btn-text"
           aria-label={`Take ${part} away`}
-          onClick={() => trial.edit(accepted(takeAway(plan, part)))}
+          onClick={({ currentTarget }) => {
+            // Whoever goes by keys goes on at the next row.
+            const row = currentTarget.closest('tr');
+            const next = row?.nextElementSibling ?? row?.previousElementSibling;
+            next?.querySelector<HTMLElement>('td:last-child button:last-child')?.focus();
+            trial.edit(accepted(takeAway(plan, part)));
+          }}
         >
           take away
         </Button>
