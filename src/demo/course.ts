@@ -148,6 +148,10 @@ export const STOCK: readonly (readonly [StockSpec, number, number, number, strin
   [{ kind: 'thing', name: 'paper sheet for the boat' }, 100, 100, 230, 'shelf 5'],
   [{ kind: 'thing', name: 'paper screw' }, 40, 20, 190, 'safe'],
   [{ kind: 'thing', name: 'tracing paper, half a sheet' }, 12, 25, 310, 'shelf 5'],
+  [{ kind: 'thing', name: 'hood for the light sensor' }, 20, 10, 120, 'shelf 5'],
+  [{ kind: 'thing', name: 'lens for the lamp' }, 16, 4, 480, 'shelf 5'],
+  [{ kind: 'thing', name: 'pair of long leads for the lamp' }, 18, 6, 270, 'box J'],
+  [{ kind: 'thing', name: 'torch' }, 8, 1, 390, 'shelf 5'],
 ];
 
 /** Which benches of the finished session were built wrong, and what was found when they were measured again. */

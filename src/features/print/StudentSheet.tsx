@@ -40,6 +40,8 @@ interface Props {
 export function StudentSheet({ words, sheet, style, own, diagram }: Props) {
   const { title, aim, story, level } = words;
   const talk = talkFor(sheet);
+  // Beside a long sum there is room under the plan.
+  const longSum = level === 'full working';
   return (
     <article className="printed student">
       <header className="ruled-head">
@@ -47,27 +49,19 @@ export function StudentSheet({ words, sheet, style, own, diagram }: Props) {
         <PrintButton />
       </header>
       <p className="soft">Name or bench: ______________________ · {LEVEL_WORDS[level].name}</p>
-      {sheet.cautions.map(({ code, place }) => (
-        <p key={`${code} ${place}`} className="caution-line">
-          {CAUTION_WORDS[code]}
-        </p>
-      ))}
+      <div className="cautions">
+        {sheet.cautions.map(({ code, place }) => (
+          <p key={`${code} ${place}`} className="caution-line">
+            {CAUTION_WORDS[code]}
+          </p>
+        ))}
+      </div>
       {story && <p>{story}</p>}
       {aim && <p className="strong">{aim}</p>}
       <div className="printed-columns">
         <div>
           <PartsList sheet={sheet} style={style} />
-          <section className="ruled">
-            <h2>Before you build: what do you think?</h2>
-            <ol>
-              {talk.predict.map((question) => (
-                <li key={question}>
-                  {question}
-                  <span className="write-line" />
-                </li>
-              ))}
-            </ol>
-          </section>
+          {!longSum && <Predictions questions={talk.predict} />}
           <Sum sheet={sheet} style={style} level={level} />
         </div>
         <div>
@@ -86,10 +80,11 @@ export function StudentSheet({ words, sheet, style, own, diagram }: Props) {
               The parts and readings as text, for any phone’s camera. Nothing is opened or sent.
             </figcaption>
           </figure>
+          {longSum && <Predictions questions={talk.predict} />}
         </div>
       </div>
       <Readings sheet={sheet} />
-      <section className="ruled">
+      <section className="ruled word-list">
         <h2>Words</h2>
         <Meanings list={glossaryFor(sheet, level, own).map(({ term, meaning }) => [term, meaning])} />
       </section>
@@ -98,6 +93,23 @@ export function StudentSheet({ words, sheet, style, own, diagram }: Props) {
       </p>
       <FoldedBack sheet={sheet} level={level} />
     </article>
+  );
+}
+
+/** What one thinks before anything is built, with a line to write each on. */
+function Predictions({ questions }: { questions: readonly string[] }) {
+  return (
+    <section className="ruled">
+      <h2>Before you build: what do you think?</h2>
+      <ol>
+        {questions.map((question) => (
+          <li key={question}>
+            {question}
+            <span className="write-line" />
+          </li>
+        ))}
+      </ol>
+    </section>
   );
 }
 
@@ -144,7 +156,7 @@ function Sum({ sheet, style, level }: { sheet: Sheet; style: HouseStyle; level: 
 /** Places to write in, first what one thinks, then what one reads. */
 function Readings({ sheet }: { sheet: Sheet }) {
   return (
-    <section className="ruled">
+    <section className="ruled write-list">
       <h2>What the meter says</h2>
       <table className="table">
         <Heads columns={[['where'], ['I think'], ['I read']]} />
