@@ -43,6 +43,16 @@ describe('the plan', () => {
     expect(verdict()).toContain('Right.');
   });
 
+  it('says of a part that an arrow moved where it is now, and no figure again', async () => {
+    const { user } = openLesson(SINGLE, 'plan');
+    const heard = () => said(document.querySelector('.what-happens [role="status"]'));
+    expect(heard()).toBe('');
+    piece(/^The resistor R1/u).focus();
+    await user.keyboard('{ArrowDown}');
+    await waitFor(() => expect(heard()).toMatch(/^R1 in c4 and c9\./u));
+    expect(heard()).not.toContain('mA');
+  });
+
   it('says why a hole cannot be had', async () => {
     const { user } = openLesson(SINGLE, 'plan');
     const field = screen.getByLabelText('R1 leg: hole', { selector: '[title="c3"]' });

@@ -5,6 +5,7 @@ import { goalWords } from '@/messages/goals';
 import { namesIn, type Naming } from '@/messages/names';
 import { StatusMark } from '@/ui/StatusMark';
 import type { Trial } from '../useTrial';
+import { Moved } from './Moved';
 
 /** What the board as it stands would do, and the way back to the one that works. */
 export function WhatHappens({ sheet, trial }: { sheet: Sheet; trial: Trial }) {
@@ -14,8 +15,13 @@ export function WhatHappens({ sheet, trial }: { sheet: Sheet; trial: Trial }) {
   if (!built) return <p className="small-print">Reading the board…</p>;
   const { status, said, missed } = verdictOn(built, sheet);
   return (
-    <div className="what-happens" role="status">
-      {refusal && <p className="off-text">{sentence(refusal, name)}</p>}
+    <div className="what-happens">
+      <Moved plan={trial.plan} said={said} />
+      {refusal && (
+        <p className="off-text" role="alert">
+          {sentence(refusal, name)}
+        </p>
+      )}
       <div className="verdict-line">
         <StatusMark status={status} size={13} />
         <div>

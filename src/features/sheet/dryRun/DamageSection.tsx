@@ -23,12 +23,19 @@ interface Question {
   readonly request: SheetRequest;
 }
 
-type Core = Parameters<Parameters<typeof useAsked<Question, DryRun[]>>[2]>[0];
-const ask = (core: Core, { sheet, request }: Question) => core.dryRuns(sheet, request);
+type Asking = Question | null;
+type Core = Parameters<Parameters<typeof useAsked<Asking, DryRun[] | undefined>>[2]>[0];
+const ask = async (core: Core, question: Asking): Promise<DryRun[] | undefined> =>
+  question ? core.dryRuns(question.sheet, question.request) : undefined;
 
 /** One mistake made on purpose: first what one expects, then what happens, why, and what a meter would read. */
 export function DamageSection({ sheet, request }: Question) {
-  const { reply, of, waiting, failure } = useAsked('careful', { sheet, request }, ask);
+  const { reply, of, waiting, failure } = useAsked(
+    'careful',
+    // Mistakes are worked out once, of the whole sheet.
+    sheet.outline ? null : { sheet, request },
+    ask,
+  );
   const [chosen, setChosen] = useState('');
   const [said, setSaid] = useState<Said | undefined>();
   const run = reply?.find((one) => keyOf(one) === chosen);
