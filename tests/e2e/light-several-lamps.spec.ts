@@ -200,7 +200,7 @@ test('a measured battery stands in the sentence with its volts and ohms', async 
   await startLesson(page, 'Quay ten');
   await page.getByLabel('Age of the supply').selectOption('measured');
   await page.getByLabel('Measured volts').fill('4.2');
-  await expect(line(page, 'supply, fresh')).toHaveText(spaced('4.20 V'));
+  await expect(line(page, 'supply, measured')).toHaveText(spaced('4.20 V'));
   await page.getByLabel('Measured ohms').fill('1.5');
   await saved(page);
   await page.reload();

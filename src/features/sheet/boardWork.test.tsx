@@ -45,7 +45,7 @@ describe('the plan', () => {
 
   it('says of a part that an arrow moved where it is now, and no figure again', async () => {
     const { user } = openLesson(SINGLE, 'plan');
-    const heard = () => said(document.querySelector('.what-happens [role="status"]'));
+    const heard = () => said(document.querySelector('[data-heard="moved"]'));
     expect(heard()).toBe('');
     piece(/^The resistor R1/u).focus();
     await user.keyboard('{ArrowDown}');

@@ -16,7 +16,7 @@ export function Moved({ plan, said }: { plan: Plan | undefined; said: string }) 
     before.current = plan;
   }, [plan]);
   return (
-    <p className="visually-hidden" role="status">
+    <p className="visually-hidden" role="status" data-heard="moved">
       {words && `${words} ${said}`}
     </p>
   );

@@ -7,16 +7,28 @@ import { StatusMark } from '@/ui/StatusMark';
 import type { Trial } from '../useTrial';
 import { Moved } from './Moved';
 
+interface Props {
+  readonly sheet: Sheet;
+  readonly trial: Trial;
+}
+
 /** What the board as it stands would do, and the way back to the one that works. */
-export function WhatHappens({ sheet, trial }: { sheet: Sheet; trial: Trial }) {
-  const { standing, refusal, isTrial } = trial;
+export function WhatHappens({ sheet, trial }: Props) {
+  const built = trial.standing?.built;
+  return (
+    <>
+      <Moved plan={trial.plan} said={built ? verdictOn(built, sheet).said : ''} />
+      {built ? <Verdict {...{ sheet, trial, built }} /> : <p className="small-print">Reading the board…</p>}
+    </>
+  );
+}
+
+function Verdict({ sheet, trial, built }: Props & { built: AsBuilt }) {
+  const { refusal, isTrial } = trial;
   const name = namesIn(sheet.circuit, trial.plan);
-  const built = standing?.built;
-  if (!built) return <p className="small-print">Reading the board…</p>;
   const { status, said, missed } = verdictOn(built, sheet);
   return (
     <div className="what-happens">
-      <Moved plan={trial.plan} said={said} />
       {refusal && (
         <p className="off-text" role="alert">
           {sentence(refusal, name)}
