@@ -235,12 +235,13 @@ test('a forgotten cut and a bridge of solder are tried before the iron is hot', 
   await page.goto('/lessons/11?stage=try');
   const list = page.getByLabel('What goes wrong');
   await expect(list.locator('optgroup[label="the board"] option').first()).toHaveText(
-    'The strip not cut at F5',
+    'The strip not cut at F5 (1 more does the same)',
   );
-  await list.selectOption({ label: 'The strip not cut at F5' });
+  await list.selectOption({ label: 'The strip not cut at F5 (1 more does the same)' });
   await page.getByRole('button', { name: 'it stays as it was' }).click();
   // Uncut, R1 and R2 meet on strip F: the two lamps share the current of both.
   await expect(page.getByText(/As you said\./u)).toBeVisible();
+  await expect(page.getByText('What does and reads just the same: The strip not cut at M5.')).toBeVisible();
   await list.selectOption({ index: 1 });
   await expect(page.getByText('First say it:')).toBeVisible();
 });

@@ -55,7 +55,8 @@ export function DamageSection({ sheet, request }: Question) {
               {runs.map((one) => (
                 <option key={keyOf(one)} value={keyOf(one)}>
                   {damageWords(one)}
-                  {one.alike.length > 0 && ` (and ${one.alike.length} more that do the same)`}
+                  {one.alike.length > 0 &&
+                    ` (${one.alike.length} more ${one.alike.length === 1 ? 'does' : 'do'} the same)`}
                 </option>
               ))}
             </optgroup>
@@ -178,7 +179,7 @@ function Outcome({ run, said, sheet }: { run: DryRun; said: Said; sheet: Sheet }
       </p>
       {run.alike.length > 0 && (
         <p className="small-print">
-          Just the same do and read: {run.alike.map((one) => damageWords(one)).join('; ')}.
+          What does and reads just the same: {run.alike.map((one) => damageWords(one)).join('; ')}.
         </p>
       )}
       {said.volts !== undefined && point && (
