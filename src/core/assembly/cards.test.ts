@@ -40,11 +40,24 @@ describe.each(PATTERN_IDS)('the card of %s', (pattern) => {
         cautionsAt(step, sheet.cautions, sheet.steps).some(({ code }) => code === caution.code),
       );
       expect([caution.code, at.length]).toEqual([caution.code, 1]);
-      const first = sheet.steps.find((step) =>
-        idsOf(step).some((id) => caution.about!.some((part) => part === id || part.startsWith(`${id}.`))),
-      );
+      const first = sheet.steps.find((step) => idsOf(step).some((id) => caution.about!.includes(id)));
       expect(at[0]).toBe(first);
     }
+  });
+});
+
+describe('a three-colour lamp', () => {
+  it('has its caution where the house goes in that its three lamps share', () => {
+    const { steps, cautions } = patternSheet(
+      'rgb',
+      { amps: { red: 0.012, green: 0.012, blue: 0.012 } },
+      'half',
+      ROUGH,
+    );
+    const bright = cautions.find(({ code }) => code === 'bright-lamp')!;
+    expect(bright.about).toEqual(['D1']);
+    const at = steps.filter((step) => cautionsAt(step, cautions, steps).includes(bright));
+    expect(at.map(({ id }) => id)).toEqual(['D1']);
   });
 });
 
@@ -61,7 +74,11 @@ describe('lamps that live on the limit of a bench supply', () => {
   it('have a caution in the kit that says so, and no such caution where resistors guard them', () => {
     const hogging = patternSheet('hogging', {}, 'half', ROUGH);
     expect(hogging.cautions).toContainEqual({ code: 'limit-guards', place: 'kit' });
-    const cover = patternSheet('lamp-cover', {}, 'full', ROUGH);
-    expect(cover.cautions.map(({ code }) => code)).not.toContain('limit-guards');
+    const codes = (...asked: Parameters<typeof patternSheet>) =>
+      patternSheet(...asked).cautions.map(({ code }) => code);
+    expect(codes('lamp-cover', {}, 'full', ROUGH)).not.toContain('limit-guards');
+    // Sound without a lamp, off a bench supply that is far from its limit.
+    const bench = { kind: 'bench', cells: 1, age: 'fresh', volts: 9, limitAmps: 0.5 } as const;
+    expect(codes('tone', { supply: bench }, 'full', ROUGH)).not.toContain('limit-guards');
   });
 });

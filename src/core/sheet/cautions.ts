@@ -55,7 +55,7 @@ export type CautionPlace =
 export interface Caution {
   readonly code: CautionCode;
   readonly place: CautionPlace;
-  /** Parts that it is about: it stands where the first of them goes in. */
+  /** Things that it is about: it stands where the first of them goes in. */
   readonly about?: readonly string[];
 }
 
@@ -67,6 +67,8 @@ interface Facts {
   readonly rating: number;
   readonly ratingShare: number;
   readonly standsInFor?: 'mains lamp' | undefined;
+  /** The supply is in its current limit: nothing else holds the current. */
+  readonly onLimit: boolean;
   readonly build: 'plugged' | 'soldered' | 'taped';
   readonly seen?: Observation;
 }
@@ -84,8 +86,10 @@ export function cautionsFor(facts: Facts): Caution[] {
   const { parts } = facts.circuit;
   const when = (applies: boolean, code: CautionCode, place: CautionPlace): Caution[] =>
     applies ? [{ code, place }] : [];
+  // A lamp of a three-colour house goes in with its house.
+  const bodyOf = (id: string) => parts.find((part) => part.id === id)?.body?.id ?? id;
   const about = (ids: readonly string[], code: CautionCode, place: CautionPlace): Caution[] =>
-    ids.length > 0 ? [{ code, place, about: ids }] : [];
+    ids.length > 0 ? [{ code, place, about: [...new Set(ids.map(bodyOf))] }] : [];
   const sorts = (...types: readonly LampType[]) =>
     lamps.filter(({ type }) => types.includes(type)).map(({ part }) => part);
   const glaring = lamps
@@ -111,7 +115,7 @@ export function cautionsFor(facts: Facts): Caution[] {
     ...when(build === 'taped', 'tapes-apart', 'tape'),
     ...about(guards.length > 0 ? guards : resistors, 'never-without-resistor', 'resistor'),
     ...about(coin && !holds('resistor') ? ofKind('led') : [], 'coin-cell-only', 'lamp'),
-    ...when(style === 'bench' && guards.length === 0, 'limit-guards', 'kit'),
+    ...when(facts.onLimit && lamps.length > 0, 'limit-guards', 'kit'),
     ...about(warm, 'warm-resistor', 'resistor'),
     ...about(glaring, 'bright-lamp', 'lamp'),
     ...about(sorts('violet'), 'violet-eyes', 'lamp'),
@@ -152,7 +156,7 @@ export function cautionsAt(
 }
 
 function puts(step: Step, parts: readonly string[]): boolean {
-  return idsOf(step).some((id) => parts.includes(id) || parts.some((part) => part.startsWith(`${id}.`)));
+  return idsOf(step).some((id) => parts.includes(id));
 }
 
 function placeOf(step: Step): CautionPlace | undefined {

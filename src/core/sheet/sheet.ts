@@ -116,6 +116,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
     rating: 0.25,
     ratingShare: style.ratingShare,
     standsInFor: pattern.standsInFor,
+    onLimit: isOnLimit(sums),
     ...(planned.value.built.seen ? { seen: planned.value.built.seen } : {}),
     build: buildType(boardOf(plan)),
   });
@@ -145,6 +146,13 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
     ...(outline ? { outline } : {}),
   };
   return accepted(counted(sheet, request));
+}
+
+/** A supply this near to its limit is held by it. */
+const HELD_SHARE = 0.98;
+
+function isOnLimit({ design, supplyFigures: { limitAmps } }: LessonSums): boolean {
+  return limitAmps !== undefined && design.amps > HELD_SHARE * limitAmps;
 }
 
 /** What is expected of a lesson of which no build has been drawn yet. */
