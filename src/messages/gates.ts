@@ -194,14 +194,11 @@ function blinkWords(
   ].join('; ');
 }
 
-/** Changes a second up to which a hand meter shows them by turns. */
-const FOLLOWED = 3;
-
 /** What a probe at a chip's output shows. */
 export function swingWords({ chip, low, high, mean, heard, period }: Gate['swings'][number]): string {
   const v = (volts: number) => formatQuantity(volts, 'V', 2);
-  const tone = heard ? ` A tone of about ${formatQuantity(1 / period, 'Hz', 2)} is heard.` : '';
-  if (mean !== undefined && 2 / period > FOLLOWED)
+  const tone = heard === undefined ? '' : ` A tone of about ${formatQuantity(heard, 'Hz', 2)} is heard.`;
+  if (mean !== undefined)
     return `Pin 3 of ${chip} goes up and down faster than a meter follows: it shows about ${v(mean)} there.${tone}`;
   return `Pin 3 of ${chip} goes up and down between ${v(low)} and ${v(high)}, ${everyWords(1 / period)}.`;
 }

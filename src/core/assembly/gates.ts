@@ -1,3 +1,4 @@
+import { pitchOf } from '../board/asBuilt';
 import { readBack, soFar } from '../board/readBack';
 import type { Plan } from '../board/plan';
 import { brightnessAt } from '../catalogue/brightness';
@@ -8,13 +9,14 @@ import { withoutWires } from '../circuit/wires';
 import { quantile } from '../numerics/quantile';
 import type { Held, Probed, Shows } from '../observe/checkpoint';
 import { ready } from '../observe/benches';
+import { isFollowed } from '../observe/byTurns';
 import { drawPoints } from '../observe/draws';
 import { closedBy, hearsSound, withHeld } from '../observe/held';
 import { lampsSeen, litIn } from '../observe/looks';
 import type { Moving, Observation } from '../observe/observation';
 import { observe, reportOf } from '../observe/observe';
 import { isProgrammed } from '../observe/programmed';
-import type { Ohms } from '../quantities/units';
+import type { Hertz, Ohms } from '../quantities/units';
 import { everyDraw } from '../tolerance/bands';
 import type { Gate, GateReading } from './step';
 
@@ -173,19 +175,16 @@ function swingsOf(seen: Observation, newest: readonly string[]): Gate['swings'] 
     const volts = run.nodes[output]!.filter((_, i) => run.time[i]! >= window[0]);
     const low = volts.reduce((least, v) => Math.min(least, v), Infinity);
     const high = volts.reduce((most, v) => Math.max(most, v), -Infinity);
-    const mean = seen.nodes[output] ?? 0;
-    return [{ chip: part.id, low, high, mean, period, ...(sounds(seen) ? { heard: true as const } : {}) }];
+    const mean = isFollowed(period) ? {} : { mean: seen.nodes[output] ?? 0 };
+    return [{ chip: part.id, low, high, period, ...mean, ...heardIn(seen) }];
   });
 }
 
-/** Current through a speaker that is heard. */
-const HEARD_AMPS = 1e-4;
-
-/** Whether something comes and goes through a speaker. */
-function sounds({ circuit, run }: Moving): boolean {
-  return circuit.parts.some(
-    (part) => isKind(part, 'speaker') && run.parts[part.id]!.amps.some((amps) => Math.abs(amps) > HEARD_AMPS),
-  );
+/** The pitch that is heard of a speaker, where one is on the board by then and something comes and goes through it. */
+function heardIn(seen: Moving): { heard?: Hertz } {
+  const speaker = seen.circuit.parts.find((part) => isKind(part, 'speaker'));
+  const hertz = speaker && pitchOf(speaker.id, seen);
+  return hertz === undefined ? {} : { heard: hertz };
 }
 
 /** Pins by which a chip decides: one that leads nowhere picks up whatever is near. */

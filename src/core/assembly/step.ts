@@ -41,10 +41,10 @@ export interface ChipSwing {
   readonly chip: string;
   readonly low: Volts;
   readonly high: Volts;
-  /** What a meter shows of it where it cannot follow. */
+  /** What a meter shows of it; only where it goes too fast to be followed. */
   readonly mean?: Volts;
-  /** A speaker is on the board that sounds by it. */
-  readonly heard?: true;
+  /** The pitch of a speaker that sounds then. */
+  readonly heard?: Hertz;
   readonly period: Seconds;
 }
 

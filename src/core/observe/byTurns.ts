@@ -1,7 +1,8 @@
-import type { Amps, Volts } from '../quantities/units';
+import type { Amps, Seconds, Volts } from '../quantities/units';
 import { isGapped, isProbed, type Checkpoint } from './checkpoint';
-import { nodeAt } from './meter';
-import type { Moving } from './observation';
+import { METER, nodeAt } from './meter';
+import type { Moving, Observation } from './observation';
+import { reportOf } from './observe';
 
 /** A hand meter follows what changes less often than this in a second, and people note what it shows by turns. */
 const FOLLOWED = 3;
@@ -81,6 +82,17 @@ export function turnsThrough(seen: Moving, id: string, pin: string): Turns | und
   return turnsOf(seen, (i) => sign * amps[i]!);
 }
 
+/** What the meter that was put in carries: its mean, or of what it follows the value that is asked for. */
+export function meterAmps(seen: Observation, by: 'high' | 'low' | undefined): Amps {
+  const turns = by && seen.kind === 'moving' ? turnsThrough(seen, METER, 'b') : undefined;
+  return turns && by ? shownOf(turns, by) : reportOf(seen, METER).amps;
+}
+
+/** Whether a hand meter can follow what goes round so often: it changes twice a round. */
+export function isFollowed(period: Seconds): boolean {
+  return 2 / period < FOLLOWED;
+}
+
 /** The value that is asked for, where a meter follows; else the mean. */
 export function shownOf({ high, low, mean, changes }: Turns, by: 'high' | 'low'): number {
   if (changes >= BLURRED) return mean;
@@ -98,11 +110,8 @@ export function asFollowed(points: readonly Checkpoint[], seen: Moving): Checkpo
     if (!turns || turns.changes >= FOLLOWED || !isApart(turns)) return [point];
     const one = (by: 'high' | 'low'): Checkpoint => {
       const id = by === 'high' ? point.id : `${point.id} low`;
-      return isProbed(point)
-        ? { ...point, id, measure: 'volts', by }
-        : isGapped(point)
-          ? { ...point, id, measure: 'amps', by }
-          : point;
+      if (isProbed(point)) return { ...point, id, measure: 'volts', by };
+      return isGapped(point) ? { ...point, id, measure: 'amps', by } : point;
     };
     // Across a lamp's resistor there is nothing while the lamp is dark.
     const both = point.kind !== 'resistor' || Math.abs(turns.low) > APART_SHARE * Math.abs(turns.high);

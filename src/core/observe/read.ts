@@ -1,11 +1,11 @@
 import { rangeFor, type MeterFigures } from '../catalogue/meter';
 import { partOf } from '../circuit/circuit';
 import { accepted, finding, refused, type Outcome } from '../findings/finding';
-import { shownOf, turnsAt, turnsThrough } from './byTurns';
+import { meterAmps, shownOf, turnsAt } from './byTurns';
 import { isGapped, UNITS, type Checkpoint, type Gapped } from './checkpoint';
 import { withHeld } from './held';
 import { lampsSeen, type Look } from './looks';
-import { burdenAt, METER, metered, VOLTMETER_OHMS, type MeterUse } from './meter';
+import { burdenAt, metered, VOLTMETER_OHMS, type MeterUse } from './meter';
 import type { Observation } from './observation';
 import { observe, reportOf } from './observe';
 
@@ -47,8 +47,9 @@ export function read(
   if (!put) return refused(finding('not-on-board', { part: point.part, kind: point.kind }));
   const during = observe(put.circuit);
   if (!during.ok) return during;
-  const { amps, volts } = meterShows(during.value, 'by' in point ? point.by : undefined);
-  const value = put.shows === 'nothing' ? 0 : put.sign * (put.shows === 'volts' ? volts : amps);
+  const amps = meterAmps(during.value, 'by' in point ? point.by : undefined);
+  const shown = put.shows === 'volts' ? amps * VOLTMETER_OHMS : amps;
+  const value = put.shows === 'nothing' ? 0 : put.sign * shown;
   const range = rangeFor(meter, put.shows === 'amps' ? 'amps' : 'volts', value);
   return accepted({
     kind: 'figure',
@@ -58,15 +59,6 @@ export function read(
     overload: Math.abs(value) > range,
     during: during.value,
   });
-}
-
-/** What the meter that was put in shows: a mean, or of what it follows the value that is asked for. */
-function meterShows(seen: Observation, by: Gapped['by']): { amps: number; volts: number } {
-  const { amps, volts } = reportOf(seen, METER);
-  const turns = by && seen.kind === 'moving' ? turnsThrough(seen, METER, 'b') : undefined;
-  if (!turns) return { amps, volts };
-  const shown = shownOf(turns, by!);
-  return { amps: shown, volts: shown * VOLTMETER_OHMS };
 }
 
 /** Below the last digit of the finest range of any meter a figure is nothing. */

@@ -5,9 +5,9 @@ import { keyOf, uniform } from '../numerics/random';
 import { quantile } from '../numerics/quantile';
 import { drawn } from '../tolerance/draw';
 import type { Band } from '../tolerance/bands';
-import { shownOf, turnsAt, turnsThrough } from './byTurns';
+import { meterAmps, shownOf, turnsAt, turnsThrough } from './byTurns';
 import { isGapped, isProbed, isTimed, UNITS, type Checkpoint, type Gapped, type Probed } from './checkpoint';
-import { JACK_OHMS, METER, metered, nodeAt, type MeterUse } from './meter';
+import { JACK_OHMS, metered, nodeAt, type MeterUse } from './meter';
 import type { Observation } from './observation';
 import { observe, reportOf } from './observe';
 import { isProgrammed } from './programmed';
@@ -87,12 +87,6 @@ function currentIn(seen: Observation, { gap, by }: Gapped): number {
   if (!part) return 0;
   const first = Object.keys(part.pins)[0];
   return (gap.pin === first ? -1 : 1) * reportOf(seen, gap.part).amps;
-}
-
-/** What the meter itself carries: its mean, or of what it follows the value that is asked for. */
-export function meterAmps(seen: Observation, by: Gapped['by']): number {
-  const turns = by && seen.kind === 'moving' ? turnsThrough(seen, METER, 'b') : undefined;
-  return turns ? shownOf(turns, by!) : reportOf(seen, METER).amps;
 }
 
 function currentWith(circuit: Circuit, point: Gapped, use: MeterUse, burden: number): number | undefined {
