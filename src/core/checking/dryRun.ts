@@ -63,7 +63,9 @@ export function dryRuns(context: FaultContext, meter: MeterFigures): DryRun[] {
     const after = readings(seen.value, context.points, meterUseAt(candidate), meter);
     const harm = candidate.use === 'right' ? undefined : harmOf(right.value, after);
     const shown = harm?.during ?? seen.value;
-    const sound = heard && soundOutcome(heard, sounding(shown) ?? shown);
+    // Of a build that cannot be followed with its beam cut nothing is told.
+    const now = heard && sounding(shown);
+    const sound = now && soundOutcome(heard, now);
     return [
       {
         code,
