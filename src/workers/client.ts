@@ -2,10 +2,10 @@ import { wrap, type Remote } from 'comlink';
 import type { CoreApi } from './coreApi';
 
 /**
- * `quick` answers while somebody types; `careful` takes its time; `waves` follows circuits over time; `tones` tries them at one tone after another; the numbered ones
+ * `quick` answers while somebody types, `rough` what that leaves out; `careful` takes its time; `waves` follows circuits over time; `tones` tries them at one tone after another; the numbered ones
  * share draws out. Each is one worker, started when first asked.
  */
-export type WorkerName = 'quick' | 'careful' | 'waves' | 'tones' | `draws ${number}`;
+export type WorkerName = 'quick' | 'rough' | 'careful' | 'waves' | 'tones' | `draws ${number}`;
 
 /** The workers that share draws out: one a processor but for the screen's own. */
 export function drawingWorkers(): Remote<CoreApi>[] {

@@ -17,15 +17,17 @@ export interface SheetState {
   readonly overtaken: boolean;
 }
 
-type Answered = Omit<SheetState, 'overtaken'> & {
+/** How far an answer goes: later ones of the same wishes take its place, and never the other way round. */
+const DEPTHS = ['outline', 'rough', 'careful'] as const;
+type Depth = (typeof DEPTHS)[number];
+
+interface Answered {
+  readonly sheet: Sheet | undefined;
+  readonly refusals: readonly Finding[];
+  readonly failure?: string;
+  readonly depth: Depth;
   /** The wishes that it answers, as JSON; empty before the first answer. */
   readonly of: string;
-};
-
-/** How a sheet is asked for; of one that takes long to draw, an outline is sent first. */
-interface Question {
-  readonly request: SheetRequest;
-  readonly outlined: boolean;
 }
 
 /** A sheet that took longer than this to draw is outlined first when it is asked for again. */
@@ -34,7 +36,7 @@ const REST_AFTER_MS = 500;
 
 /**
  * Keeps a sheet solved while its wishes change: an outline first of what takes long, then a few thousand draws while
- * typing and more at rest, all in workers.
+ * typing and more at rest. Each depth has a worker of its own, so that an overtaken long one never keeps an outline waiting.
  *
  * @param first the careful sheet of the wishes as the page came with them, where it was at hand
  */
@@ -45,68 +47,74 @@ export function useSheet(
 ): SheetState {
   const key = useMemo(() => JSON.stringify(request), [request]);
   const [state, setState] = useState<Answered>(() =>
-    first ? stateOf(first, undefined, false, key) : { sheet: undefined, refusals: [], rough: true, of: '' },
+    first ? taken(NOTHING, first, 'careful', key) : NOTHING,
   );
-  /** What has been asked last; what the page came with needs no asking. */
-  const asked = useRef(first ? request : undefined);
+  /** What has been asked last, as JSON; what the page came with needs no asking. */
+  const asked = useRef(first ? key : '');
   const newest = useRef(first?.ok ? first.value : undefined);
-  /** How long the last quick answer took; the first one is taken to take long. */
-  const took = useRef(Infinity);
-  const solvers = useRef<{
-    readonly quick: LatestOnly<Question, Outcome<Sheet>>;
-    readonly careful: LatestOnly<SheetRequest, Outcome<Sheet>>;
-  }>(undefined);
+  /** How long the last rough answer took; before any, what moves is taken to take long. */
+  const took = useRef(first?.ok && first.value.built.seen?.kind === 'still' ? 0 : Infinity);
+  const solvers = useRef<Readonly<Record<Depth, LatestOnly<SheetRequest, Outcome<Sheet>>>>>(undefined);
 
   useEffect(() => {
-    const withEarlier = (q: SheetRequest): SheetRequest => ({ ...q, earlier: earlierOf(newest.current) });
-    const take = (rough: boolean) => (outcome: Outcome<Sheet>) => {
-      if (outcome.ok) newest.current = outcome.value;
-      // Of the solvers only the newest question is answered.
-      const of = JSON.stringify(asked.current);
-      setState((before) => stateOf(outcome, before.sheet, rough, of));
-    };
-    const fail = (error: unknown) =>
-      setState((before) => ({ ...before, failure: `The sums stopped: ${String(error)}. Reload the page.` }));
-    const quickly = async ({ request: wanted, outlined }: Question) => {
-      const core = coreWorker('quick');
-      if (outlined) {
-        const outline = await core.sheet({ ...withEarlier(wanted), outline: true });
-        const isNewest = JSON.stringify(asked.current) === JSON.stringify(wanted);
-        // What refuses the whole says so itself.
-        if (outline.ok && isNewest) take(true)(outline);
-      }
-      const began = performance.now();
-      const whole = await core.sheet(withEarlier(wanted));
-      took.current = performance.now() - began;
-      return whole;
-    };
-    solvers.current = {
-      quick: new LatestOnly(quickly, take(true), fail),
-      careful: new LatestOnly((q) => coreWorker('careful').sheet(withEarlier(q)), take(false), fail),
-    };
+    const solver = (depth: Depth) =>
+      new LatestOnly<SheetRequest, Outcome<Sheet>>(
+        async (wanted) => {
+          const began = performance.now();
+          const outcome = await coreWorker(WORKERS[depth]).sheet({
+            ...wanted,
+            earlier: earlierOf(newest.current),
+          });
+          if (depth === 'rough') took.current = performance.now() - began;
+          return outcome;
+        },
+        (outcome) => {
+          // Of the solvers only the newest question is answered.
+          const of = asked.current;
+          if (outcome.ok) newest.current = outcome.value;
+          setState((before) => taken(before, outcome, depth, of));
+        },
+        (error) =>
+          setState((before) => ({
+            ...before,
+            failure: `The sums stopped: ${String(error)}. Reload the page.`,
+          })),
+      );
+    solvers.current = { outline: solver('outline'), rough: solver('rough'), careful: solver('careful') };
   }, []);
 
   useEffect(() => {
+    if (asked.current === key) return;
+    asked.current = key;
     const now = JSON.parse(key) as SheetRequest;
-    if (JSON.stringify(asked.current) === key) return;
-    asked.current = now;
-    solvers.current?.careful.cancel();
-    solvers.current?.quick.ask({ request: now, outlined: took.current > LONG_MS });
-    const timer = setTimeout(() => {
-      const careful = { ...now, draws: { ...now.draws, samples: restDraws, ends: 'both' as const } };
-      solvers.current?.careful.ask(careful);
-    }, REST_AFTER_MS);
+    const { outline, rough, careful } = solvers.current!;
+    outline.cancel();
+    careful.cancel();
+    if (took.current > LONG_MS) outline.ask({ ...now, outline: true });
+    rough.ask(now);
+    const timer = setTimeout(
+      () => careful.ask({ ...now, draws: { ...now.draws, samples: restDraws, ends: 'both' } }),
+      REST_AFTER_MS,
+    );
     return () => clearTimeout(timer);
   }, [key, restDraws]);
 
-  const { of, ...answer } = state;
-  return { ...answer, overtaken: of !== key && answer.sheet !== undefined && answer.failure === undefined };
+  const { of, depth, ...answer } = state;
+  const overtaken = of !== key && answer.sheet !== undefined && answer.failure === undefined;
+  return { ...answer, rough: depth !== 'careful', overtaken };
 }
 
-function stateOf(outcome: Outcome<Sheet>, before: Sheet | undefined, rough: boolean, of: string): Answered {
+const NOTHING: Answered = { sheet: undefined, refusals: [], depth: 'outline', of: '' };
+
+/** The workers behind the depths. */
+const WORKERS = { outline: 'quick', rough: 'rough', careful: 'careful' } as const;
+
+/** What stands after an answer: an earlier one of the same wishes that went further stays. */
+function taken(before: Answered, outcome: Outcome<Sheet>, depth: Depth, of: string): Answered {
+  if (before.of === of && DEPTHS.indexOf(before.depth) > DEPTHS.indexOf(depth)) return before;
   return outcome.ok
-    ? { sheet: outcome.value, refusals: [], rough, of }
-    : { sheet: before, refusals: outcome.findings, rough, of };
+    ? { sheet: outcome.value, refusals: [], depth, of }
+    : { sheet: before.sheet, refusals: outcome.findings, depth, of };
 }
 
 /** The plan that laid itself out before; one arranged by hand is the lesson's own. */

@@ -1,0 +1,95 @@
+/** @jest-environment jsdom */
+import { act, renderHook } from '@testing-library/react';
+import { choiceWith, requestWith, sheetWith } from '../../../tests/support/sheets';
+import { refused, type Outcome, type Sheet, type SheetRequest } from '@/core';
+import { useSheet } from './useSheet';
+
+interface Waiting {
+  readonly worker: string;
+  readonly request: SheetRequest;
+  answer(outcome: Outcome<Sheet>): Promise<void>;
+}
+let waiting: Waiting[] = [];
+
+jest.mock('@/workers/client', () => ({
+  coreWorker: (worker: string) => ({
+    sheet: (request: SheetRequest) =>
+      new Promise((resolve) =>
+        waiting.push({ worker, request, answer: (outcome) => act(async () => resolve(outcome)) }),
+      ),
+  }),
+}));
+
+const wish = (lamp: 'red' | 'blue' | 'green') => ({
+  ...requestWith(),
+  choice: choiceWith('single', { lamp, supply: { kind: 'usb', cells: 1, age: 'nominal' } }),
+});
+const SHEET = sheetWith();
+const found = (samples: number, outline?: true): Outcome<Sheet> => ({
+  ok: true,
+  findings: [],
+  value: { ...SHEET, expected: { ...SHEET.expected, samples }, ...(outline ? { outline } : {}) },
+});
+const asked = (worker: string) => waiting.filter((one) => one.worker === worker);
+
+beforeEach(() => {
+  waiting = [];
+  jest.useFakeTimers();
+});
+afterEach(() => jest.useRealTimers());
+
+function opened() {
+  const hook = renderHook(({ request }) => useSheet(undefined, request, 20000), {
+    initialProps: { request: wish('red') },
+  });
+  const rest = () => act(async () => void jest.advanceTimersByTime(600));
+  return { ...hook, rest };
+}
+
+describe('a sheet that is kept solved', () => {
+  it('is outlined first, then drawn roughly, then carefully', async () => {
+    const { result, rest } = opened();
+    expect(result.current.sheet).toBeUndefined();
+    await asked('quick')[0]!.answer(found(0, true));
+    expect(result.current).toMatchObject({ rough: true, sheet: { outline: true } });
+    await asked('rough')[0]!.answer(found(600));
+    expect(result.current).toMatchObject({ rough: true, sheet: { expected: { samples: 600 } } });
+    await rest();
+    expect(asked('careful')[0]!.request.draws.samples).toBe(20000);
+    await asked('careful')[0]!.answer(found(20000));
+    expect(result.current).toMatchObject({ rough: false, overtaken: false });
+  });
+
+  it('keeps the careful answer when a rough one of the same wish comes late', async () => {
+    const { result, rest } = opened();
+    await rest();
+    await asked('careful')[0]!.answer(found(20000));
+    await asked('rough')[0]!.answer(found(600));
+    await asked('quick')[0]!.answer(found(0, true));
+    expect(result.current).toMatchObject({ rough: false, sheet: { expected: { samples: 20000 } } });
+    expect(result.current.sheet!.outline).toBeUndefined();
+  });
+
+  it('outlines the newest wish at once, though an overtaken one is still being drawn', async () => {
+    const { result, rerender } = opened();
+    await asked('quick')[0]!.answer(found(0, true));
+    rerender({ request: wish('blue') });
+    expect(result.current.overtaken).toBe(true);
+    // The rough sheet of the red lamp is not there yet.
+    expect(asked('rough')).toHaveLength(1);
+    await asked('quick')[1]!.answer(found(0, true));
+    expect(result.current.overtaken).toBe(false);
+    await asked('rough')[0]!.answer(found(111));
+    expect(result.current.sheet!.expected.samples).toBe(0);
+  });
+
+  it('says why a wish cannot be met, beside the sheet of the one before', async () => {
+    const { result, rerender } = opened();
+    await asked('rough')[0]!.answer(found(600));
+    rerender({ request: wish('green') });
+    const why = refused({ code: 'mains-refused', severity: 'refusal', data: { volts: 230 } });
+    await asked('rough')[1]!.answer(why);
+    expect(result.current.refusals).toEqual(why.findings);
+    expect(result.current.sheet!.expected.samples).toBe(600);
+  });
+});
