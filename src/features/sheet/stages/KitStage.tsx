@@ -37,7 +37,7 @@ interface Props {
 export function KitStage({ extras, onExtras, groups, nextGroup, request, ...rest }: Props) {
   const [chosen, setChosen] = useState(nextGroup ?? groups[0]?.id);
   const group = groups.find(({ id }) => id === chosen);
-  const sheet = useCountedFor(rest.sheet, request, group?.students);
+  const { sheet, waiting } = useCountedFor(rest.sheet, request, group?.students);
   return (
     <>
       {groups.length > 1 && (
@@ -55,12 +55,14 @@ export function KitStage({ extras, onExtras, groups, nextGroup, request, ...rest
           </Form.Select>
         </Form.Group>
       )}
-      <KitTable
-        {...rest}
-        sheet={sheet}
-        csvHref={group ? `${rest.csvHref}?group=${group.id}` : rest.csvHref}
-        name={group?.name}
-      />
+      <div className={waiting ? 'stale' : undefined} aria-busy={waiting}>
+        <KitTable
+          {...rest}
+          sheet={sheet}
+          csvHref={group ? `${rest.csvHref}?group=${group.id}` : rest.csvHref}
+          name={waiting ? undefined : group?.name}
+        />
+      </div>
       <ExtrasSection extras={extras} onExtras={onExtras} />
       <section className="ruled">
         <h2>Tools, which are in no kit</h2>
@@ -79,15 +81,20 @@ type Core = Parameters<Parameters<typeof useAsked<Question, Sheet | undefined>>[
 const ask = async (core: Core, question: Question): Promise<Sheet | undefined> =>
   question ? core.counted(question.sheet, question.request) : undefined;
 
-/** The sheet with its kit counted for so many students; until that is there, as it was. */
-function useCountedFor(sheet: Sheet, request: SheetRequest, students = sheet.kit.students): Sheet {
+/** The sheet with its kit counted for so many students; until that is there, as it was, and said to be. */
+function useCountedFor(
+  sheet: Sheet,
+  request: SheetRequest,
+  students = sheet.kit.students,
+): { readonly sheet: Sheet; readonly waiting: boolean } {
   const same = students === 0 || students === sheet.kit.students;
   const { reply, waiting } = useAsked(
     'careful',
     same ? null : { sheet, request: { ...request, students } },
     ask,
   );
-  return same || waiting ? sheet : (reply ?? sheet);
+  const counted = waiting ? undefined : reply;
+  return same ? { sheet, waiting: false } : { sheet: counted ?? sheet, waiting: counted === undefined };
 }
 
 function KitTable({
