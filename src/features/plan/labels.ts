@@ -12,6 +12,7 @@ import {
   type Part,
   type Placement,
   type Plan,
+  type Thing,
 } from '@/core';
 import { atHole, UNIT, type Point, type View } from './geometry';
 import { lampMiddle } from './LampDrawing';
@@ -36,27 +37,32 @@ interface Ground {
 
 /** Boards with more pieces carry names only; the card and the list carry the values. */
 const LABELLED_MOST = 40;
+/** Of so many lamps each has room to say where its long leg is. */
+const MARKED_MOST = 2;
 /** Half widths of what is drawn, in drawing units. */
 const BODY = 7;
 const LAMP = 12;
+const CAN = 14;
 const CHIP = 4;
 const WIRE = 2;
 /** What it costs a label to lie over something, and to be told in short. */
 const COST = { body: 20, label: 30, wire: 3, short: 5, place: 0.2 } as const;
 
-/** The labels of all parts that wear one: each where it lies over the least, the largest parts first. */
+/** The labels of all parts that wear one, each where it lies over the least. */
 export function labelsOf(ground: Ground): PlacedLabel[] {
-  const { plan, circuit, view } = ground;
-  const bodies = plan.placements.flatMap((placement) => bodyOf(placement, ground));
+  const { plan, view } = ground;
+  const things = new Map(thingsOf(ground.circuit).map((thing) => [thing.id, thing]));
+  const bodies = plan.placements.flatMap((placement) => bodyOf(placement, ground, things) ?? []);
   const wires = plan.placements
     .filter(({ kind }) => kind === 'jumper')
     .flatMap(({ legs }) => along(Object.values(legs).map((hole) => atHole(plan, hole, view))));
   const taken: Box[] = [];
   return plan.placements.flatMap((placement): PlacedLabel[] => {
-    const texts = textsOf(placement, ground);
-    const own = bodyOf(placement, ground)[0];
+    const { part } = placement;
+    const texts = textsOf(placement, ground, things);
+    const own = bodies.find((body) => body.part === part);
     if (!texts || !own) return [];
-    const others = bodies.filter(({ part }) => part !== placement.part).map(({ box }) => box);
+    const others = bodies.filter((body) => body !== own).map(({ box }) => box);
     const costOf = (box: Box) =>
       COST.body * others.filter((other) => overlap(box, other)).length +
       COST.label * taken.filter((other) => overlap(box, other)).length +
@@ -69,21 +75,26 @@ export function labelsOf(ground: Ground): PlacedLabel[] {
     );
     const best = ways.reduce((a, b) => (b.cost < a.cost ? b : a));
     taken.push(best.box);
-    return [{ part: placement.part, ...best.place, ...best.text }];
+    return [{ part, ...best.place, ...best.text }];
   });
+}
 
-  function textsOf(placement: Placement, { sorts }: Ground): readonly Text[] | undefined {
-    if (placement.kind === 'jumper' || placement.standIn?.kind === 'wire') return undefined;
-    const name = placement.part;
-    const body = thingsOf(circuit).find(({ id }) => id === name);
-    if (body && (isSource(circuit, body.id) || body.kind === 'rgb')) return undefined;
-    const part = body ? body.parts[0] : extraPart(placement, placement.legs);
-    const texts = part && TEXTS[part.kind]?.(part as never, placement, sorts);
-    if (!texts) return undefined;
-    const many = plan.placements.length > LABELLED_MOST;
-    const marked = texts.filter(({ second }) => second === undefined || lampsOf(plan) <= 2);
-    return many ? [{ text: name }] : marked;
-  }
+type Things = ReadonlyMap<string, Thing>;
+
+/** What the label of a placed part may say, in full first; nothing of wires, leads, and what is drawn with its name. */
+function textsOf(
+  placement: Placement,
+  { plan, circuit, sorts }: Ground,
+  things: Things,
+): readonly Text[] | undefined {
+  if (placement.kind === 'jumper' || placement.standIn?.kind === 'wire') return undefined;
+  const body = things.get(placement.part);
+  if (body && (isSource(circuit, body.id) || body.kind === 'rgb')) return undefined;
+  const part = body ? body.parts[0] : extraPart(placement, placement.legs);
+  const texts = part && TEXTS[part.kind]?.(part as never, placement, sorts);
+  if (!texts) return undefined;
+  if (plan.placements.length > LABELLED_MOST) return [{ text: placement.part }];
+  return texts.filter(({ second }) => second === undefined || lampsOf(plan) <= MARKED_MOST);
 }
 
 interface Text {
@@ -116,31 +127,28 @@ const TEXTS: Readonly<Partial<Record<Part['kind'], TextsOf>>> = {
   ]) as TextsOf,
 };
 
-/** Whether a part of this kind has its label from here. */
-export function isLabelled(kind: Part['kind']): boolean {
-  return TEXTS[kind] !== undefined;
-}
-
 function lampsOf({ placements }: Plan): number {
   return placements.filter(({ legs }) => 'anode' in legs).length;
 }
 
 /** The ground that the body of a part takes on the drawing; none of wires and leads. */
-function bodyOf(placement: Placement, { plan, circuit, view }: Ground): { part: string; box: Box }[] {
-  if (placement.kind === 'jumper') return [];
-  const body = thingsOf(circuit).find(({ id }) => id === placement.part);
-  if (body && isSource(circuit, body.id)) return [];
+function bodyOf(
+  placement: Placement,
+  { plan, circuit, view }: Ground,
+  things: Things,
+): { readonly part: string; readonly box: Box } | undefined {
+  if (placement.kind === 'jumper') return undefined;
+  const body = things.get(placement.part);
+  if (body && isSource(circuit, body.id)) return undefined;
   const ends = Object.values(placement.legs).map((hole) => atHole(plan, hole, view));
   const kind = body?.kind ?? placement.standIn?.kind;
   const { part } = placement;
   if (kind === 'led' || kind === 'rgb') {
     const standing = boardOf(plan).copper !== 'rows' || ends.length > 2;
-    return [{ part, box: about(lampMiddle(ends, view, standing), LAMP) }];
+    return { part, box: about(lampMiddle(ends, view, standing), LAMP) };
   }
-  if (kind === 'capacitor' || kind === 'transistor') return [{ part, box: about(middleOf(ends), LAMP + 2) }];
-  if (kind === 'resistor' || kind === 'zener' || kind === 'diode')
-    return [{ part, box: boxAround(ends, BODY) }];
-  return [{ part, box: boxAround(ends, kind === 'timer' ? CHIP : BODY) }];
+  if (kind === 'capacitor' || kind === 'transistor') return { part, box: about(middleOf(ends), CAN) };
+  return { part, box: boxAround(ends, kind === 'timer' ? CHIP : BODY) };
 }
 
 function middleOf(ends: readonly Point[]): Point {
