@@ -227,7 +227,7 @@ export interface SumsRequest {
 }
 
 /** Every age of the supply; in brief, of what takes long to follow, the one that is designed for alone. */
-function agesOf({ circuit, supply, sorts, seen, shows, brief }: SumsRequest): Outcome<AgeRow[]> {
+function rowsOf({ circuit, supply, sorts, seen, shows, brief }: SumsRequest): Outcome<AgeRow[]> {
   if (brief && seen?.kind === 'moving') return accepted([rowOf(seen, supply.age, sorts)]);
   if (!brief || !shows) return ageRows(circuit, supply, sorts, shows, seen);
   const row = ageRow(circuit, supply.age, sorts, shows);
@@ -244,7 +244,7 @@ function livesWith(shows: Shows = {}): Held | undefined {
 export function lessonSums(request: SumsRequest): Outcome<LessonSums> {
   const { circuit, supply, sorts } = request;
   const { shows } = request;
-  const ages = agesOf(request);
+  const ages = rowsOf(request);
   if (!ages.ok) return ages;
   const worst = worstRows(circuit, supply, sorts, ages.value);
   const hottest = worst.reduce((a, b) => ((b.hottest?.watts ?? 0) > (a.hottest?.watts ?? 0) ? b : a));
