@@ -25,6 +25,8 @@ export const CHANGE_WORDS: Readonly<Record<LampChange, string>> = {
   faster: 'blinks faster',
   'stays-lit': 'stays lit',
   'comes-and-goes': 'comes and goes',
+  shorter: 'stays lit for a shorter time',
+  longer: 'stays lit for longer',
 };
 
 /** The change of a sound likewise. */
@@ -37,13 +39,14 @@ export const SOUND_WORDS: Readonly<Record<SoundChange, string>> = {
 
 /** What a lamp does after a mistake, with its figures. */
 export function lampOutcomeWords(
-  { part, after, brightness, change, hertz }: LampOutcome,
+  { part, after, brightness, change, hertz, litFor }: LampOutcome,
   type: string | undefined,
 ): string {
   const does = `${part} ${CHANGE_WORDS[change]}`;
   if (after < 1e-7) return `${does}: no current.`;
   const often = hertz?.after === undefined ? '' : `, ${everyWords(hertz.after)}`;
-  return `${does}: ${formatQuantity(after, 'A')}, ${looksWords(brightness, type)}${often}.`;
+  const long = litFor?.after === undefined ? '' : `, for ${formatQuantity(litFor.after, 's', 2)}`;
+  return `${does}: ${formatQuantity(after, 'A')}, ${looksWords(brightness, type)}${often}${long}.`;
 }
 
 const LASTING_WORDS: Readonly<Record<Lasting, string>> = {

@@ -4,7 +4,7 @@ import { brightnessAt } from '../catalogue/brightness';
 import { isKind, partOf } from '../circuit/circuit';
 import { GLOW_AMPS, lampsSeen, type LampSeen } from '../observe/looks';
 import type { Observation } from '../observe/observation';
-import type { Amps, Hertz } from '../quantities/units';
+import type { Amps, Hertz, Seconds } from '../quantities/units';
 
 /** What a lamp does after a mistake, as one would say it beforehand. */
 export type LampChange =
@@ -16,7 +16,9 @@ export type LampChange =
   | 'slower'
   | 'faster'
   | 'stays-lit'
-  | 'comes-and-goes';
+  | 'comes-and-goes'
+  | 'shorter'
+  | 'longer';
 
 export interface LampOutcome {
   readonly part: string;
@@ -27,6 +29,8 @@ export interface LampOutcome {
   readonly change: LampChange;
   /** How often it came on in the right build, and does now. */
   readonly hertz?: { readonly before: Hertz | undefined; readonly after: Hertz | undefined };
+  /** For how long it was lit after a press in the right build, and is now. */
+  readonly litFor?: { readonly before: Seconds; readonly after: Seconds | undefined };
 }
 
 /** What a sound does after a mistake. */
@@ -61,6 +65,7 @@ export function lampOutcomes(right: Observation, after: Observation): LampOutcom
       brightness: brightnessAt(amps, maxAmps),
       change: changeOf(before, then, maxAmps),
       ...(hertz.before !== undefined || hertz.after !== undefined ? { hertz } : {}),
+      ...(isOnce(before) ? { litFor: { before: before.litFor, after: then?.litFor } } : {}),
     };
   });
 }
@@ -69,12 +74,25 @@ function changeOf(before: LampSeen, after: LampSeen | undefined, maxAmps: Amps):
   const amps = after?.glow ?? 0;
   if ((after?.peak ?? 0) > 1.5 * maxAmps) return 'ruined';
   if (amps < GLOW_AMPS) return before.glow < GLOW_AMPS ? 'as before' : 'dark';
-  const pace = paceOf(before.hertz, after?.hertz);
+  const pace = isOnce(before) ? lengthOf(before.litFor, after) : paceOf(before.hertz, after?.hertz);
   const dimmer = amps < before.glow * (1 - SEEN);
   // A glow that never goes out is seen as dim first.
   if (pace && !(dimmer && pace === 'stays-lit')) return pace;
   if (dimmer) return 'dimmer';
   return amps > before.glow * (1 + SEEN) ? 'brighter' : 'as before';
+}
+
+/** Whether a lamp lights once and goes out by itself. */
+function isOnce(lamp: LampSeen): lamp is LampSeen & { litFor: Seconds } {
+  return lamp.litFor !== undefined && lamp.hertz === undefined;
+}
+
+/** Lit for another time than in a right build, or for good. */
+function lengthOf(before: Seconds, after: LampSeen | undefined): LampChange | undefined {
+  if (after?.hertz !== undefined) return 'comes-and-goes';
+  if (after?.litFor === undefined) return 'stays-lit';
+  if (after.litFor > before * (1 + SEEN)) return 'longer';
+  return after.litFor < before / (1 + SEEN) ? 'shorter' : undefined;
 }
 
 function paceOf(before: Hertz | undefined, after: Hertz | undefined): LampChange | undefined {

@@ -114,6 +114,19 @@ describe('what moves, damaged on purpose', () => {
     expect(slow.lamps[0]!.before).toBeCloseTo(slow.lamps[0]!.after, 4);
   });
 
+  it('is lit for a shorter or a longer time after a press, as that very build is once it is pressed', () => {
+    const runs = runsOf(patternSheet('one-shot', {}, 'full'));
+    const lamp = (run: DryRun) => run.lamps[0]!;
+    const tenth = runs.find(
+      (run) => lamp(run).change === 'shorter' && run.alike.some(({ code }) => code === 'wrong-capacitor'),
+    )!;
+    // 1.1 times R and C: a tenth of the one or of the other, a tenth of the time; they do the same.
+    expect(lamp(tenth).litFor!.after! / lamp(tenth).litFor!.before).toBeCloseTo(0.1, 1);
+    expect(runs.some((run) => lamp(run).change === 'longer')).toBe(true);
+    expect(lamp(find(runs, 'lamp-reversed')).change).toBe('dark');
+    for (const run of runs) expect(lamp(run).before).toBeGreaterThan(1e-3);
+  });
+
   it('sounds lower, higher or not at all, in a lesson without a lamp', () => {
     const runs = runsOf(patternSheet('tone', {}, 'full'));
     expect(new Set(runs.map(({ sound }) => sound?.change))).toEqual(

@@ -1,7 +1,7 @@
 import type { MeterFigures } from '../catalogue/meter';
 import { isKind, partOf, type Circuit, type ThingKind } from '../circuit/circuit';
 import { withoutWires } from '../circuit/wires';
-import { isProbed, type Checkpoint } from '../observe/checkpoint';
+import { isProbed, type Checkpoint, type Held } from '../observe/checkpoint';
 import { withHeld } from '../observe/held';
 import { GLOW_AMPS } from '../observe/looks';
 import type { Observation } from '../observe/observation';
@@ -51,6 +51,8 @@ export function dryRuns(context: FaultContext, meter: MeterFigures): DryRun[] {
   const right = observe(context.circuit);
   if (!right.ok) return [];
   const before = readings(right.value, context.points, () => 'right', meter);
+  const begun = startedBy(context.started);
+  const lit = begun(right.value);
   const sounding = soundsBy(context.circuit);
   const heard = sounding(right.value);
   const runs = faultsOf(context).flatMap((candidate): DryRun[] => {
@@ -73,7 +75,7 @@ export function dryRuns(context: FaultContext, meter: MeterFigures): DryRun[] {
         ...(harm ? { where: harm.point } : {}),
         prior,
         alike: [],
-        lamps: lampOutcomes(right.value, shown),
+        lamps: lampOutcomes(lit, begun(shown)),
         ...(sound ? { sound } : {}),
         ruins: ruinsIn(shown),
         warm: warmIn(shown),
@@ -110,6 +112,15 @@ function together(runs: readonly DryRun[]): DryRun[] {
 
 /** Below what any meter shows. */
 const UNREAD = 1e-6;
+
+/** How a build is looked at for its lamps: pressed, where it waits for that; as it stands, where it does not settle so. */
+function startedBy(started: Held | undefined): (seen: Observation) => Observation {
+  if (!started) return (seen) => seen;
+  return (seen) => {
+    const pressed = observe(withHeld(seen.circuit, started));
+    return pressed.ok ? pressed.value : seen;
+  };
+}
 
 /** How a build is looked at for its sound: with its beams cut, where it waits for that. */
 function soundsBy({ parts }: Circuit): (seen: Observation) => Observation | undefined {

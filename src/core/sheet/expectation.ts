@@ -28,6 +28,7 @@ export function faultContext(sheet: Sheet, request: SheetRequest): FaultContext 
     points: sheet.checkpoints,
     lamps: request.shelf.lamps,
     shows: sheet.shows,
+    started: sheet.started,
   };
 }
 

@@ -1,5 +1,5 @@
 import type { Plan } from '../../board/plan';
-import type { Checkpoint, Shows } from '../../observe/checkpoint';
+import type { Checkpoint, Held, Shows } from '../../observe/checkpoint';
 import type { MeterUse } from '../../observe/meter';
 import type { FaultCode, Mistake } from '../../parts/mistake';
 import type { Surroundings } from '../../parts/part';
@@ -16,6 +16,8 @@ export interface FaultContext extends Surroundings {
   readonly points: readonly Checkpoint[];
   /** In what each lamp is looked at, where that is not the same for all. */
   readonly shows?: Shows | undefined;
+  /** What starts it, where it waits for a hand. */
+  readonly started?: Held | undefined;
 }
 
 /** States in which a right build may stand: knob, button and pack are as they are. */

@@ -1,6 +1,7 @@
-import { formatQuantity, type DryRun, type LampChange, type SoundChange } from '@/core';
+import { formatQuantity, type DryRun, type LampChange, type LampOutcome, type SoundChange } from '@/core';
 import { CHANGE_WORDS, SOUND_WORDS } from '@/messages/dryRun';
 import { thingName } from '@/messages/names';
+import { everyWords } from '@/messages/often';
 
 /** What is to be foretold of a mistake, and what may be answered. */
 export interface Asked {
@@ -15,6 +16,16 @@ const BLINKING: readonly LampChange[] = [
   'dark',
   'slower',
   'faster',
+  'stays-lit',
+  'dimmer',
+  'as before',
+  'brighter',
+  'ruined',
+];
+const ONCE: readonly LampChange[] = [
+  'dark',
+  'shorter',
+  'longer',
   'stays-lit',
   'dimmer',
   'as before',
@@ -37,18 +48,21 @@ export function askedOf({ lamps, sound, data }: DryRun): Asked | undefined {
     lamps.find(({ change }) => change !== 'as before') ??
     lamps[0];
   if (!lamp) return undefined;
-  const often = lamp.hertz?.before;
-  const options = often === undefined ? STEADY : BLINKING;
+  const options = lamp.litFor ? ONCE : lamp.hertz?.before === undefined ? STEADY : BLINKING;
   return {
-    question: `what does ${thingName('led', lamp.part)} do? ${
-      often === undefined
-        ? `It carries ${formatQuantity(lamp.before, 'A')} now.`
-        : `It carries ${formatQuantity(lamp.before, 'A')} while it is lit, ${formatQuantity(often, 'Hz', 2)} now.`
-    }`,
+    question: `what does ${thingName('led', lamp.part)} do? ${nowWords(lamp)}`,
     options: [...options, ...(options.includes(lamp.change) ? [] : [lamp.change])].map((change) => [
       change,
       CHANGE_WORDS[change],
     ]),
     actual: lamp.change,
   };
+}
+
+/** What a lamp does in the right build. */
+function nowWords({ before, hertz, litFor }: LampOutcome): string {
+  const carries = `It carries ${formatQuantity(before, 'A')}`;
+  if (litFor) return `${carries} after a press, for ${formatQuantity(litFor.before, 's', 2)}.`;
+  if (hertz?.before === undefined) return `${carries} now.`;
+  return `${carries} while it is lit, ${everyWords(hertz.before)}.`;
 }
