@@ -83,6 +83,14 @@ export function useSheet(
     solvers.current = { outline: solver('outline'), rough: solver('rough'), careful: solver('careful') };
   }, []);
 
+  // A worker that was never asked takes several times as long: one question that nobody waits for comes before the first.
+  useEffect(() => {
+    if (asked.current !== '' && took.current > LONG_MS)
+      void coreWorker(WORKERS.outline)
+        .sheet({ ...(JSON.parse(asked.current) as SheetRequest), outline: true })
+        .catch(() => undefined);
+  }, []);
+
   useEffect(() => {
     if (asked.current === key) return;
     asked.current = key;
