@@ -29,6 +29,8 @@ export interface GateGround {
   readonly shows?: Shows | undefined;
   /** Of the resistor that parks the end of a lamp whose chip is not there yet; left out, none is at hand. */
   readonly parkOhms?: Ohms | undefined;
+  /** For a first look: readings are typical ones, their bands come with the whole sheet. */
+  readonly brief?: boolean | undefined;
 }
 
 /** A look without power. */
@@ -67,7 +69,7 @@ export function gateAt(
   const seen = observe(withHeld(built, held));
   if (!seen.ok) return { ...NO_POWER, power: true, held };
   const added = before && addedAmps(ground, built, before, held);
-  const own = ownReadings(seen.value, newest);
+  const own = ownReadings(seen.value, newest, ground.brief);
   const readings = [...own, ...(added ? [added] : [])];
   const lamps = litIn(seen.value);
   const shown = lampsSeen(seen.value).filter(({ part }) => lamps.lit.includes(part));
@@ -89,16 +91,16 @@ export function gateAt(
 }
 
 /** How often something comes on, where that is seen; else the volts of the newest resistor, of pulses their mean. */
-function ownReadings(seen: Observation, newest: readonly string[]): GateReading[] {
-  if (seen.kind === 'still') return resistorReading(seen, newest, 'volts');
-  if (isProgrammed(seen.circuit)) return rowReading(seen, newest);
+function ownReadings(seen: Observation, newest: readonly string[], brief = false): GateReading[] {
+  if (seen.kind === 'still') return resistorReading(seen, newest, 'volts', brief);
+  if (isProgrammed(seen.circuit)) return rowReading(seen, newest, brief);
   const timed = seen.circuit.parts.some((part) => isKind(part, 'timer'));
   const rates = rateReading(seen);
-  return timed || rates.length > 0 ? rates : resistorReading(seen, newest, 'meanVolts');
+  return timed || rates.length > 0 ? rates : resistorReading(seen, newest, 'meanVolts', brief);
 }
 
 /** The volts of the newest resistor in the row of the program in which it carries most, and which lamps are lit then. */
-function rowReading({ circuit }: Moving, newest: readonly string[]): GateReading[] {
+function rowReading({ circuit }: Moving, newest: readonly string[], brief: boolean): GateReading[] {
   const pins = circuit.parts.flatMap((part) =>
     isKind(part, 'pin') && part.params.drive === 'table' ? [part] : [],
   );
@@ -114,7 +116,7 @@ function rowReading({ circuit }: Moving, newest: readonly string[]): GateReading
   }
   if (!best || best.state.kind !== 'still') return [];
   const during = litIn(best.state).lit;
-  return resistorReading(best.state, newest, 'volts').map((reading) => ({ ...reading, during }));
+  return resistorReading(best.state, newest, 'volts', brief).map((reading) => ({ ...reading, during }));
 }
 
 /** Volts over a resistor; none over anything else. */
@@ -232,6 +234,7 @@ function resistorReading(
   seen: Observation,
   newest: readonly string[],
   measure: 'volts' | 'meanVolts',
+  brief: boolean,
 ): GateReading[] {
   const telling = seen.circuit.parts.filter(
     (one): one is PartOf<'resistor'> =>
@@ -254,7 +257,7 @@ function resistorReading(
   };
   const typical = Math.abs(reportOf(seen, part.id).volts);
   // What a sound does takes long to follow: it spreads as at the check of the finished build.
-  if (seen.circuit.parts.some(hearsSound) && measure === 'meanVolts')
+  if (brief || (seen.circuit.parts.some(hearsSound) && measure === 'meanVolts'))
     return [{ id: part.id, part: part.id, kind: 'resistor', measure, typical, low: typical, high: typical }];
   const [drawn] = drawPoints(seen.circuit, [point], () => 'right', [0], DRAWS);
   return drawn ? [{ id: part.id, part: part.id, kind: 'resistor', measure, typical, ...bandOf(drawn) }] : [];

@@ -33,6 +33,8 @@ export interface CardWishes {
   readonly shows?: Shows | undefined;
   /** Of a resistor that parks an open end, for a test of one half alone. */
   readonly parkOhms?: Ohms | undefined;
+  /** For a first look: its readings are typical ones. */
+  readonly brief?: boolean | undefined;
 }
 
 /**
@@ -41,8 +43,8 @@ export interface CardWishes {
  * @param built the plan as read back and solved, for which end of a part is the more positive
  */
 export function buildSteps(plan: Plan, circuit: Circuit, built: AsBuilt, wishes: CardWishes): Step[] {
-  const { age, batch = 1, walk = [], extras = [], held = {}, shows, parkOhms } = wishes;
-  const ground = { plan, circuit, held, shows, parkOhms };
+  const { age, batch = 1, walk = [], extras = [], held = {}, shows, parkOhms, brief } = wishes;
+  const ground = { plan, circuit, held, shows, parkOhms, brief };
   const factor = AGE_FACTORS[age];
   const kind = buildType(boardOf(plan));
   const steps =

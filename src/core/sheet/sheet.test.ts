@@ -7,7 +7,7 @@ import { PATTERNS } from '../patterns/index';
 import { DEFAULT_STYLE } from '../patterns/style';
 import { cautionsAt } from './cautions';
 import type { PatternChoice } from './choice';
-import { makeSheet } from './sheet';
+import { makeSheet, type Sheet } from './sheet';
 
 describe('one sheet from one circuit', () => {
   const sheet = sheetWith();
@@ -221,10 +221,11 @@ describe('cautions', () => {
 });
 
 describe('a first look', () => {
-  it.each(['alternate', 'strings', 'light-switch'] as const)(
+  it.each(['alternate', 'strings', 'light-switch', 'panel'] as const)(
     'of %s has the plan, the steps and the lamps of the whole sheet, and no band that is not drawn yet',
     (pattern) => {
-      const choice = { pattern, params: PATTERNS[pattern].defaults(DEFAULT_STYLE) } as PatternChoice;
+      const build = { board: 'full', spacing: 'clear', held: 'upright' } as const;
+      const choice = { pattern, params: PATTERNS[pattern].defaults(DEFAULT_STYLE), build } as PatternChoice;
       const request = { ...requestWith(), choice };
       const [look, whole] = [makeSheet({ ...request, outline: true }), makeSheet(request)];
       if (!look.ok || !whole.ok) throw new Error('refused');
@@ -234,6 +235,13 @@ describe('a first look', () => {
       expect(look.value.circuit).toEqual(whole.value.circuit);
       expect(look.value.plan).toEqual(whole.value.plan);
       expect(look.value.steps.map(({ id }) => id)).toEqual(whole.value.steps.map(({ id }) => id));
+      const readings = ({ steps }: Sheet) => steps.flatMap((step) => ('gate' in step ? step.gate.readings : []));
+      const meant = readings(whole.value);
+      for (const [i, { id, typical }] of readings(look.value).entries()) {
+        expect(meant[i]!.id).toBe(id);
+        // The added current of a batch is the middle of its draws.
+        expect(typical / meant[i]!.typical).toBeCloseTo(1, 2);
+      }
       for (const { part, amps } of whole.value.sums.design.lamps)
         expect(look.value.sums.design.lamps.find((lamp) => lamp.part === part)!.amps).toBeCloseTo(amps, 9);
     },

@@ -103,7 +103,7 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
   const { ageGroup: age, extras = [] } = request;
   const batch = pattern.batch?.(choice.params) ?? 1;
   const parkOhms = parkingOhms(circuit, request);
-  const wishes = { age, batch, walk: sums.walk, extras, held, shows, parkOhms };
+  const wishes = { age, batch, walk: sums.walk, extras, held, shows, parkOhms, brief: outline };
   const steps = asChecked(buildSteps(plan, circuit, built, wishes), expected.value);
   const isolations = outline ? [] : halvesOf({ plan, circuit, held, parkOhms }, built.asWanted);
   const minutes = totalMinutes(steps);
