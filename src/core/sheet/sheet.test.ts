@@ -235,7 +235,8 @@ describe('a first look', () => {
       expect(look.value.circuit).toEqual(whole.value.circuit);
       expect(look.value.plan).toEqual(whole.value.plan);
       expect(look.value.steps.map(({ id }) => id)).toEqual(whole.value.steps.map(({ id }) => id));
-      const readings = ({ steps }: Sheet) => steps.flatMap((step) => ('gate' in step ? step.gate.readings : []));
+      const readings = ({ steps }: Sheet) =>
+        steps.flatMap((step) => ('gate' in step ? step.gate.readings : []));
       const meant = readings(whole.value);
       for (const [i, { id, typical }] of readings(look.value).entries()) {
         expect(meant[i]!.id).toBe(id);

@@ -179,7 +179,7 @@ export function ChipDrawing({ ends, pins, label }: Props & { pins: readonly stri
       <text x={middle.x} y={middle.y + 4} fontSize="11" textAnchor="middle" fill={DRAWN.board}>
         {label}
       </text>
-      <g fontSize="7" textAnchor="middle" fill={DRAWN.board}>
+      <g fontSize="9" textAnchor="middle" fill={DRAWN.board}>
         {pins.map((pin, i) => {
           const [end, number] = [ends[i]!, TIMER_PINS.findIndex((name) => name === pin) + 1];
           const place = lying

@@ -42,19 +42,21 @@ export function PrintedCard({ title, story, sheet, notes = '', large = false }: 
           <strong>For helpers:</strong> {notes}
         </p>
       )}
-      {sections.map((steps, i) => (
-        <section key={steps[0]!.id} className="card-section">
-          <div className="card-picture">
-            <SectionBoard sheet={sheet} steps={steps} first={firsts[i]!} />
-            {i === 0 && <Behind sheet={sheet} />}
-          </div>
-          <ol className="printed-steps" start={firsts[i]! + 1}>
-            {steps.map((step) => (
-              <PrintedStep key={step.id} step={step} sheet={sheet} known={knownBefore(sheet, step)} />
-            ))}
-          </ol>
-        </section>
-      ))}
+      <div className="card-sections">
+        {sections.map((steps, i) => (
+          <section key={steps[0]!.id} className="card-section">
+            <div className="card-picture">
+              <SectionBoard sheet={sheet} steps={steps} first={firsts[i]!} />
+              {i === 0 && <Behind sheet={sheet} />}
+            </div>
+            <ol className="printed-steps" start={firsts[i]! + 1}>
+              {steps.map((step) => (
+                <PrintedStep key={step.id} step={step} sheet={sheet} known={knownBefore(sheet, step)} />
+              ))}
+            </ol>
+          </section>
+        ))}
+      </div>
     </article>
   );
 }

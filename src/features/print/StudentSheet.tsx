@@ -42,6 +42,10 @@ export function StudentSheet({ words, sheet, style, own, diagram }: Props) {
   const talk = talkFor(sheet);
   // Beside a long sum there is room under the plan.
   const longSum = level === 'full working';
+  const drawing = longSum && (
+    <CircuitDiagram circuit={sheet.circuit} sorts={sheet.sorts} resistors={style.symbol} layout={diagram} />
+  );
+  const wide = longSum && (diagram?.width ?? 0) > COLUMN_SYMBOLS;
   return (
     <article className="printed student">
       <header className="ruled-head">
@@ -66,14 +70,7 @@ export function StudentSheet({ words, sheet, style, own, diagram }: Props) {
         </div>
         <div>
           <BoardDrawing {...sheet} orientation={sheet.build.held} title={`Plan of ${title}`} />
-          {level === 'full working' && (
-            <CircuitDiagram
-              circuit={sheet.circuit}
-              sorts={sheet.sorts}
-              resistors={style.symbol}
-              layout={diagram}
-            />
-          )}
+          {!wide && drawing}
           <figure className="sheet-code">
             <QRCodeSVG value={inShort(title, sheet)} size={144} marginSize={2} title="The lesson as text" />
             <figcaption className="small-print">
@@ -83,6 +80,7 @@ export function StudentSheet({ words, sheet, style, own, diagram }: Props) {
           {longSum && <Predictions questions={talk.predict} />}
         </div>
       </div>
+      {wide && <div className="wide-diagram">{drawing}</div>}
       <Readings sheet={sheet} />
       <section className="ruled word-list">
         <h2>Words</h2>
@@ -95,6 +93,9 @@ export function StudentSheet({ words, sheet, style, own, diagram }: Props) {
     </article>
   );
 }
+
+/** A diagram of more symbols side by side has letters too small to read in a column. */
+const COLUMN_SYMBOLS = 6;
 
 /** What one thinks before anything is built, with a line to write each on. */
 function Predictions({ questions }: { questions: readonly string[] }) {

@@ -4,7 +4,7 @@ import { Changed } from '../Changed';
 /** One sum in a few lines. */
 export function SumBlockTable({ block }: { block: SumBlock }) {
   return (
-    <section className="ruled">
+    <section className="ruled sum-block">
       <h2>{block.title}</h2>
       <table className="table sums">
         <tbody>
