@@ -1,10 +1,13 @@
 import { formatQuantity, isSource, type Sheet, type Step } from '@/core';
 import { listed } from './grammar';
 import { holeName } from './holes';
-import { boardLamps, pinPlaceWords } from './program';
+import { measuringWords } from './measuring';
+import { mixName } from './mix';
+import { boardLamps, pinPlaceWords, turnWords } from './program';
 import type { StepWords } from './stepWords';
 
 type Lead = Extract<Step, { action: 'connect-supply' }>;
+type Send = Extract<Step, { action: 'send-program' }>;
 
 /** Whether the lamps hang on the pins of a controller. */
 export function onBoard({ sums }: Pick<Sheet, 'sums'>): boolean {
@@ -66,14 +69,29 @@ export function boardLead(step: Lead, sheet: Sheet): StepWords {
 }
 
 /** The program, before anything hangs on the controller. */
-export function programWords(_step: Step, _sheet: Sheet): StepWords {
+export function programWords({ program }: Send, sheet: Sheet): StepWords {
+  const { measuring } = sheet;
+  if (program === 'lesson' && measuring)
+    return {
+      title: 'Send the controller the lesson’s own program.',
+      detail: `Every lead stays in its place. ${lessonRuns(sheet)}`,
+      cue: 'Every reading of the program for measuring taken?',
+      why: 'What is timed, and what is a mean of pulses, is read while the lesson’s own program runs.',
+    };
+  const what = measuring ? 'the program for measuring' : 'its program';
+  const runs = measuring ? ` It will light ${measuringWords(measuring, sheet)}: time for every reading.` : '';
   return {
-    title: 'Send the controller its program, with nothing on its pins.',
-    detail:
-      'Plug its cable in, send the program, and pull the cable out again. It keeps the program without power.',
+    title: `Send the controller ${what}, with nothing on its pins.`,
+    detail: `Plug its cable in, send the program, and pull the cable out again. It keeps the program without power.${runs}`,
     cue: 'No lead in any pin yet?',
     why: 'Until it has this program its pins do what the last one said: nothing should hang on them then.',
   };
+}
+
+/** What is seen once the lesson’s own program runs, as the board that is laid out makes it. */
+function lessonRuns({ sums, built }: Sheet): string {
+  if (sums.program) return `The program runs: ${turnWords(built.lamps, sums.program)}.`;
+  return sums.mix ? `The lamp shows ${mixName(sums.mix)}.` : '';
 }
 
 /** The cable, when every lead is in. */

@@ -16,7 +16,7 @@ import { looksWords, ownName } from './names';
 import { otherLight } from './light';
 import { otherTones } from './sound';
 import { heldWords } from './points';
-import { turnWords } from './program';
+import { eachFor, measuringWords } from './measuring';
 import { listWords, type StepWords } from './stepWords';
 
 type Of<A extends Step['action']> = Extract<Step, { action: A }>;
@@ -70,7 +70,7 @@ function afterPower(gate: Gate, sheet: Sheet): StepWords {
     title: 'Stop: is it right?',
     detail: [
       holdWords(gate),
-      heardWords(sheet) ?? programSeen(sheet) ?? seenWords(gate, sheet),
+      heardWords(sheet) ?? programSeen(gate, sheet) ?? seenWords(gate, sheet),
       ...gate.swings.map(swingWords),
       ...gate.readings.map(readingWords),
       pressWords(sheet),
@@ -87,11 +87,12 @@ function afterPower(gate: Gate, sheet: Sheet): StepWords {
   };
 }
 
-/** Of a build that a program drives: which lamp for how long, as the board that is laid out makes it. */
-function programSeen({ sums, built }: Sheet): string | undefined {
-  if (!sums.program) return undefined;
-  const words = turnWords(built.lamps, sums.program);
-  return `The program runs: ${words}.`;
+/** Of a build that a program drives: which lamp in which order, for as long as it is measured. */
+function programSeen({ lit, may }: Gate, sheet: Sheet): string | undefined {
+  const lights = (part: string) => lit.includes(part) || may.includes(part);
+  return (
+    sheet.measuring && `The program for measuring lights ${measuringWords(sheet.measuring, sheet, lights)}.`
+  );
 }
 
 /** Of a build that sounds: what is heard. */
@@ -174,7 +175,7 @@ function blinkWords(
   { blinks, bursts }: Gate,
   lit: readonly string[],
   blinking: readonly string[],
-  { circuit }: Sheet,
+  { circuit, measuring }: Sheet,
 ): string {
   const rates = new Map<string, string[]>();
   for (const id of blinking) {
@@ -184,9 +185,12 @@ function blinkWords(
       : everyWords(blinks[id]!);
     rates.set(often, [...(rates.get(often) ?? []), ownName(circuit, id)]);
   }
-  const said = [...rates].map(
-    ([often, ids]) => `${listWords(ids)} ${ids.length === 1 ? 'blinks' : 'blink'}, ${often}`,
-  );
+  const said = [...rates].map(([often, ids]) => {
+    const one = ids.length === 1;
+    if (measuring)
+      return `${listWords(ids)} ${one ? 'comes on in its turn' : 'come on in their turns'}, ${eachFor(measuring)}, ${often}`;
+    return `${listWords(ids)} ${one ? 'blinks' : 'blink'}, ${often}`;
+  });
   const steady = lit.filter((id) => !blinking.includes(id)).map((id) => ownName(circuit, id));
   return [
     ...said,

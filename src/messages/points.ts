@@ -162,7 +162,7 @@ export function heldWords(held: Held | undefined): string {
   return [...(pins.length > 0 ? [pinsWords(pins)] : []), ...played, ...words].join(', ');
 }
 
-/** Pins as a row of the program leaves them: `while pin 9 is high, pins 10 and 11 low`. */
+/** Pins as a row of the program for measuring leaves them: `…, while pin 9 is high, pins 10 and 11 low`. */
 function pinsWords(pins: readonly (readonly [string, Held[string]])[]): string {
   const levels = new Map<string, number[]>();
   for (const [part, share] of pins) {
@@ -175,7 +175,7 @@ function pinsWords(pins: readonly (readonly [string, Held[string]])[]): string {
     const many = numbers.length > 1;
     return `${many ? 'pins' : 'pin'} ${listed(numbers.map(String))}${i === 0 ? (many ? ' are' : ' is') : ''} ${level}`;
   });
-  return `while ${said.join(', ')}`;
+  return `the program for measuring, while ${said.join(', ')}`;
 }
 
 /** Where the knobs of a circuit stand; nothing where there is none. */

@@ -57,7 +57,8 @@ describe('the words of a program', () => {
   });
 
   it('tell at the last gate what the board that is laid out does, not the one that is wanted', () => {
-    expect(lastGate(sheet)).toContain(
+    expect(lastGate(sheet)).toContain('D1, then D2, then D3, 15 s each, over and over');
+    expect(plain(stepWords(sheet.steps.at(-1)!, sheet).detail)).toContain(
       'D1 for 4.0 s, D2 for 1.0 s and D3 for 4.0 s each time, once round in 9 s',
     );
     const placements = sheet.plan.placements.map((placement) => {
@@ -78,8 +79,10 @@ describe('the words of a program', () => {
   });
 
   it('name pins and their levels at checkpoints, and what went wrong with their leads', () => {
-    expect(heldWords({ G9: 1, G10: 0, G11: 0 })).toBe('while pin 9 is high, pins 10 and 11 low');
-    expect(heldWords({ G9: 0.5 })).toMatch(/^while pin 9 is high for 50\s?% of the time$/u);
+    expect(heldWords({ G9: 1, G10: 0, G11: 0 })).toBe(
+      'the program for measuring, while pin 9 is high, pins 10 and 11 low',
+    );
+    expect(heldWords({ G9: 0.5 })).toMatch(/while pin 9 is high for 50\s?% of the time$/u);
     const [pin] = sheet.checkpoints.filter(({ kind }) => kind === 'pin');
     expect(pointName(pin!)).toBe('pin 9, high');
     const data = { part: 'G9', other: 'G10', kind: 'pin' } as const;

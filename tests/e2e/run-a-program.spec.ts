@@ -38,6 +38,11 @@ test('a signal is said in words, shown over time, and comes out as program, tabl
   await expect(program).toContainText('show(3000, 255, 0, 0);');
   await page.getByLabel('Language of the program').selectOption('MicroPython');
   await expect(program).toContainText('show(4000, (0, 0, 255))');
+  // A row of one second is over before two probes are put: for measuring each state stands long, without end.
+  await page.getByLabel('Which program').selectOption('for measuring');
+  await expect(program).toContainText('show(15000, (255, 255, 0))');
+  await expect(program).toContainText('while True');
+  await page.getByLabel('Which program').selectOption('the lesson’s own');
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save the table as CSV' }).click();
   const csv = readFileSync(await (await download).path(), 'utf8');

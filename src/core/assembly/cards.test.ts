@@ -65,8 +65,8 @@ describe('a controller', () => {
   it('has its program before anything hangs on its pins, and before any test', () => {
     const { steps } = patternSheet('sequence', {}, 'half', ROUGH);
     expect(steps[0]).toMatchObject({ action: 'send-program', part: 'B1' });
-    expect(steps.filter(({ action }) => action === 'send-program')).toHaveLength(1);
-    expect(steps[steps.length - 2]).toMatchObject({ action: 'plug-in' });
+    expect(steps[steps.length - 3]).toMatchObject({ action: 'plug-in' });
+    expect(steps[steps.length - 2]).toMatchObject({ at: 'after-power' });
   });
 });
 

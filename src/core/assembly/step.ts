@@ -122,8 +122,12 @@ export type Step = StepBase &
         readonly pin: string;
         readonly legs: readonly LegPlace[];
       }
-    /** A controller gets its program by itself, before anything hangs on its pins. */
-    | { readonly action: 'send-program'; readonly part: string }
+    /** A controller gets its program by itself, before anything hangs on its pins; the lesson's own after that for measuring. */
+    | {
+        readonly action: 'send-program';
+        readonly part: string;
+        readonly program: 'measuring' | 'lesson';
+      }
     /** A controller gets its power by its cable, when all of its leads are in. */
     | { readonly action: 'plug-in'; readonly part: string }
     | { readonly action: 'gate'; readonly at: 'before-power' | 'after-power'; readonly gate: Gate }

@@ -5,6 +5,8 @@ import type { Plan } from '../board/plan';
 import { isKind, type Circuit } from '../circuit/circuit';
 import { sourceOf } from '../circuit/source';
 import type { Held, Shows } from '../observe/checkpoint';
+import { running } from '../program/measuring';
+import type { ProgramTable } from '../program/table';
 import type { WalkRow } from '../patterns/steady/figures';
 import type { Ohms } from '../quantities/units';
 import { AGE_FACTORS, PACE, SOLDER_PER_JOINT, type AgeGroup } from './pace';
@@ -35,6 +37,8 @@ export interface CardWishes {
   readonly parkOhms?: Ohms | undefined;
   /** For a first look: its readings are typical ones. */
   readonly brief?: boolean | undefined;
+  /** What a controller runs while the build is tested, where it is not the lesson's own program. */
+  readonly measuring?: ProgramTable | undefined;
 }
 
 /**
@@ -43,8 +47,9 @@ export interface CardWishes {
  * @param built the plan as read back and solved, for which end of a part is the more positive
  */
 export function buildSteps(plan: Plan, circuit: Circuit, built: AsBuilt, wishes: CardWishes): Step[] {
-  const { age, batch = 1, walk = [], extras = [], held = {}, shows, parkOhms, brief } = wishes;
-  const ground = { plan, circuit, held, shows, parkOhms, brief };
+  const { age, batch = 1, walk = [], extras = [], held = {}, shows, parkOhms, brief, measuring } = wishes;
+  const tested = measuring ? running(measuring, circuit) : circuit;
+  const ground = { plan, circuit: tested, held, shows, parkOhms, brief };
   const factor = AGE_FACTORS[age];
   const kind = buildType(boardOf(plan));
   const steps =
@@ -73,18 +78,21 @@ export function buildSteps(plan: Plan, circuit: Circuit, built: AsBuilt, wishes:
       use,
       minutes: PACE['fit-extra'],
     }));
-  return [...programFirst(circuit), ...steps, ...changes, ...fitted].map((step) => ({
+  // A program is sent before the first test: alone, so that no pin drives what is half built.
+  const first = programStep(circuit, measuring ? 'measuring' : 'lesson');
+  const last = measuring ? programStep(circuit, 'lesson') : [];
+  return [...first, ...steps, ...last, ...changes, ...fitted].map((step) => ({
     ...step,
     minutes: step.minutes * factor,
   }));
 }
 
-/** A controller gets its program before the first test: alone, so that no pin drives what is half built. */
-function programFirst(circuit: Circuit): Step[] {
+function programStep(circuit: Circuit, program: 'measuring' | 'lesson'): Step[] {
   const board = sourceOf(circuit);
   const driven = circuit.parts.some((part) => isKind(part, 'pin'));
+  const id = `program-${program}`;
   return board && driven
-    ? [{ id: 'program', action: 'send-program', part: board.id, minutes: PACE['send-program'] }]
+    ? [{ id, action: 'send-program', part: board.id, program, minutes: PACE['send-program'] }]
     : [];
 }
 

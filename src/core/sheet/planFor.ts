@@ -35,7 +35,8 @@ export interface EarlierPlan {
 /** What is to be laid out, and in what its lamps are looked at. */
 type Wanted = Pick<Design, 'circuit' | 'sorts' | 'shows'>;
 
-interface Planned {
+/** A plan that has been read back, and where it comes from. */
+export interface Planned {
   readonly plan: Plan;
   readonly built: AsBuilt;
   readonly planKept: boolean;

@@ -24,13 +24,15 @@ import type { Checkpoint, Held, Shows } from '../observe/checkpoint';
 import type { Goal } from '../patterns/goal';
 import { patternOf, type PatternId } from '../patterns/index';
 import type { Design, Means } from '../patterns/pattern';
+import { measuringTable } from '../program/measuring';
+import type { ProgramTable } from '../program/table';
 import type { LessonSums } from '../patterns/steady/figures';
 import type { LampSorts } from '../patterns/steady/parts';
 import { lightened, readingsOf, type StandingReading } from './asItStands';
 import { cautionsFor, type Caution } from './cautions';
 import { DEFAULT_BUILD, type Build } from './choice';
 import { goalsOf, servesAs } from './goals';
-import { planFor } from './planFor';
+import { planFor, type Planned } from './planFor';
 import { asChecked } from './lastGate';
 import type { SheetRequest } from './request';
 
@@ -69,6 +71,8 @@ export interface Sheet {
   readonly shows?: Shows;
   /** What starts a build that moves, where it waits for a hand. */
   readonly started?: Held;
+  /** What a controller runs while the build is measured; then it gets the lesson's own program. */
+  readonly measuring?: ProgramTable;
   readonly expected: Expectation;
   readonly kit: Kit;
   /** What could stand in for parts that the store is short of. */
@@ -88,7 +92,7 @@ const SMALL_CIRCUIT = 12;
  * @returns the whole sheet, or the refusals that keep its circuit from existing
  */
 export function makeSheet(request: SheetRequest): Outcome<Sheet> {
-  const { choice, style } = request;
+  const { choice } = request;
   const { outline } = request;
   const design = workOut(request, outline);
   if (!design.ok) return design;
@@ -103,23 +107,11 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
   const { ageGroup: age, extras = [] } = request;
   const batch = pattern.batch?.(choice.params) ?? 1;
   const parkOhms = parkingOhms(circuit, request);
-  const wishes = { age, batch, walk: sums.walk, extras, held, shows, parkOhms, brief: outline };
+  const measuring = forMeasuring(sums, checkpoints);
+  const wishes = { age, batch, walk: sums.walk, extras, held, shows, parkOhms, brief: outline, measuring };
   const steps = asChecked(buildSteps(plan, circuit, built, wishes), expected.value);
   const isolations = outline ? [] : halvesOf({ plan, circuit, held, parkOhms }, built.asWanted);
   const minutes = totalMinutes(steps);
-  const cautions = cautionsFor({
-    supply,
-    circuit,
-    lamps: sums.design.lamps,
-    hottest: sums.hottest.hottest,
-    // Drawers hold ¼ W parts; the sums say when a larger one is wanted.
-    rating: 0.25,
-    ratingShare: style.ratingShare,
-    standsInFor: pattern.standsInFor,
-    onLimit: isOnLimit(sums),
-    ...(planned.value.built.seen ? { seen: planned.value.built.seen } : {}),
-    build: buildType(boardOf(plan)),
-  });
   const sheet: Uncounted = {
     pattern: choice.pattern,
     build,
@@ -140,12 +132,40 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
     held,
     ...(shows ? { shows } : {}),
     ...(started ? { started } : {}),
+    ...(measuring ? { measuring } : {}),
     expected: expected.value,
-    cautions,
+    cautions: guarding(design.value, planned.value, request),
     findings: [...findings, ...atOdds(expected.value)],
     ...(outline ? { outline } : {}),
   };
   return accepted(counted(sheet, request));
+}
+
+/** The cautions of a lesson on the board that it has been laid out on. */
+function guarding(
+  { supply, circuit, sums }: Design,
+  { plan, built }: Planned,
+  { choice, style }: SheetRequest,
+) {
+  return cautionsFor({
+    supply,
+    circuit,
+    lamps: sums.design.lamps,
+    hottest: sums.hottest.hottest,
+    // Drawers hold ¼ W parts; the sums say when a larger one is wanted.
+    rating: 0.25,
+    ratingShare: style.ratingShare,
+    standsInFor: patternOf(choice.pattern).standsInFor,
+    onLimit: isOnLimit(sums),
+    ...(built.seen ? { seen: built.seen } : {}),
+    build: buildType(boardOf(plan)),
+  });
+}
+
+/** What a controller runs while it is measured; nothing where none is set by a table. */
+function forMeasuring({ program, mix }: LessonSums, checkpoints: readonly Checkpoint[]) {
+  const own = program?.table ?? mix?.table;
+  return own && measuringTable(own, checkpoints);
 }
 
 /** A supply this near to its limit is held by it. */

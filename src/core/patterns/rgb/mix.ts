@@ -1,3 +1,4 @@
+import type { ProgramTable } from '../../program/table';
 import {
   CANDELA_PER_AMP,
   MIX_COLOURS,
@@ -33,6 +34,8 @@ export interface MixLamp {
 /** A three-colour lamp on pulses: the mix that is set, and every named colour with these very lamps and resistors. */
 export interface MixSums {
   readonly board: ControllerId;
+  /** What the program does: one row, for as long as there is power. */
+  readonly table: ProgramTable;
   readonly colour: MixColour | 'own';
   readonly lamps: readonly MixLamp[];
   readonly named: readonly { readonly name: MixColour; readonly steps: Steps }[];

@@ -46,6 +46,14 @@ export function designPulses(params: RgbParams, means: Means): Outcome<Design> {
   const { light, shown } = lightOf(carried);
   const mix: MixSums = {
     board: wish.board,
+    table: {
+      board: wish.board,
+      columns: RGB_COLOURS.map((colour) => wish.pins[colour]),
+      rows: [{ steps: RGB_COLOURS.map((colour) => steps[colour]), seconds: 1, fade: false }],
+      rounds: 0,
+      after: 'stay',
+      lowLights: params.common === 'anode',
+    },
     colour: wish.colour,
     named: namedSteps(peaks, board),
     shown,

@@ -199,10 +199,11 @@ function checkpoints(params: SequenceParams): Checkpoint[] {
   const idle = lamps.find(({ pin, row }) => lamps.some((other) => other.pin !== pin && other.row !== row));
   const dark = idle && lamps.find(({ row }) => row !== idle.row)!.row;
   return [
-    ...timed,
     ...across,
     ...lamps.map(({ pin, row }) => level(pinId(pin), pin, row)),
     ...(idle && dark !== undefined ? [level(`${pinId(idle.pin)} off`, idle.pin, dark)] : []),
+    // Times are those of the lesson's own program, which is sent after the one for measuring.
+    ...timed,
   ];
 }
 

@@ -1,16 +1,20 @@
 import Button from 'react-bootstrap/Button';
 import {
   CONTROLLERS,
+  cppOf,
   formatPercent,
   formatQuantity,
+  microPythonOf,
   PULSES_AT_FIRST,
   type MixSums,
   type PatternChoice,
+  type ProgramTable,
 } from '@/core';
 import { mixLines, mixName } from '@/messages/mix';
 import { CONTROLLER_NAMES } from '@/messages/names';
 import { Heads } from '@/ui/Heads';
 import { capital } from '@/messages/grammar';
+import { ProgramText, type Texts } from './ProgramText';
 import { SumRows } from './SumBlockTable';
 
 const A = (amps: number) => formatQuantity(amps, 'A', 3);
@@ -28,10 +32,14 @@ function Patch({ shown }: Pick<MixSums, 'shown'>) {
 /** A mix of three colours on pulses: each pin with its share, the sum of each mean, and every named colour. */
 export function MixWork({
   mix,
+  title,
+  measuring,
   choice,
   onChoice,
 }: {
   mix: MixSums;
+  title: string;
+  measuring: ProgramTable | undefined;
   choice: PatternChoice;
   onChoice: (choice: PatternChoice) => void;
 }) {
@@ -113,6 +121,17 @@ export function MixWork({
           </tbody>
         </table>
       </section>
+      <ProgramText
+        title={title}
+        texts={textsOf(mix, mix.table, title)}
+        measuring={measuring && textsOf(mix, measuring, `${title}, for measuring`)}
+      />
     </>
   );
+}
+
+/** A program that sets the three colours, in both languages. */
+function textsOf({ lamps }: MixSums, table: ProgramTable, title: string): Texts {
+  const words = { title, lamps: lamps.map(({ colour }) => colour) };
+  return { cpp: cppOf(table, words), py: microPythonOf(table, words) };
 }

@@ -5,24 +5,42 @@ import { saveAs, slug } from '@/ui/download';
 
 const LANGUAGES = { cpp: 'C++', py: 'MicroPython' } as const;
 type Language = keyof typeof LANGUAGES;
+export type Texts = Readonly<Record<Language, string>>;
 
 interface Props {
   readonly title: string;
   /** The same program in either language. */
-  readonly texts: Readonly<Record<Language, string>>;
+  readonly texts: Texts;
+  /** The program for measuring, where the lesson’s own is too fast for it. */
+  readonly measuring?: Texts | undefined;
   /** The table behind it, as CSV. */
   readonly csv?: string;
 }
 
 /** A program as a text to send to the board. */
-export function ProgramText({ title, texts, csv }: Props) {
+export function ProgramText({ title, texts, measuring, csv }: Props) {
   const [language, setLanguage] = useState<Language>('cpp');
-  const source = texts[language];
+  const [which, setWhich] = useState<'lesson' | 'measuring'>('lesson');
+  const shown = (which === 'measuring' && measuring) || texts;
+  const source = shown[language];
+  const name = shown === texts ? slug(title) : `${slug(title)}-measuring`;
   return (
     <section className="ruled">
       <div className="ruled-head">
         <h2>The program</h2>
         <span className="no-print">
+          {measuring && (
+            <Form.Select
+              size="sm"
+              className="w-auto d-inline-block"
+              aria-label="Which program"
+              value={which}
+              onChange={(event) => setWhich(event.target.value === 'measuring' ? 'measuring' : 'lesson')}
+            >
+              <option value="lesson">the lesson’s own</option>
+              <option value="measuring">for measuring</option>
+            </Form.Select>
+          )}{' '}
           <Form.Select
             size="sm"
             className="w-auto d-inline-block"
@@ -39,7 +57,7 @@ export function ProgramText({ title, texts, csv }: Props) {
           <Button
             variant="quiet"
             size="sm"
-            onClick={() => saveAs(`${slug(title)}.${language}`, 'text/plain', source)}
+            onClick={() => saveAs(`${name}.${language}`, 'text/plain', source)}
           >
             Save the program
           </Button>{' '}

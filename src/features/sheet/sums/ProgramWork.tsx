@@ -7,18 +7,25 @@ import {
   microPythonOf,
   programCsv,
   type ProgramSums,
+  type ProgramTable,
 } from '@/core';
 import { tablesHere } from '@/features/hooks/saveTable';
 import { CONTROLLER_NAMES, lampName, looksWords } from '@/messages/names';
 import { rowSentence, timeLines } from '@/messages/program';
 import { Heads } from '@/ui/Heads';
-import { ProgramText } from './ProgramText';
+import { ProgramText, type Texts } from './ProgramText';
 import { SumRows } from './SumBlockTable';
 
 const A = (amps: number) => formatQuantity(amps, 'A', 3);
 
+interface Props {
+  readonly program: ProgramSums;
+  readonly title: string;
+  readonly measuring: ProgramTable | undefined;
+}
+
 /** The table as a program of a controller: its times, its pins with what they carry, row by row, and as a text. */
-export function ProgramWork({ program, title }: { program: ProgramSums; title: string }) {
+export function ProgramWork({ program, title, measuring }: Props) {
   return (
     <>
       <PinTable program={program} />
@@ -34,6 +41,7 @@ export function ProgramWork({ program, title }: { program: ProgramSums; title: s
       <ProgramText
         title={title}
         texts={textsOf(program, title)}
+        measuring={measuring && textsOf({ ...program, table: measuring }, `${title}, for measuring`)}
         csv={programCsv(program.table, tablesHere())}
       />
     </>
@@ -131,7 +139,7 @@ function DimmedNote({ program: { table, rows } }: { program: ProgramSums }) {
 }
 
 /** The program in both languages, each pin with the lamp that hangs on it. */
-function textsOf({ table, lamps }: ProgramSums, title: string) {
+function textsOf({ table, lamps }: ProgramSums, title: string): Texts {
   const named = table.columns.map((pin) => {
     const lamp = lamps.find((one) => one.pin === pin);
     return lamp ? `${lamp.part} ${lampName(lamp.type)}` : '';

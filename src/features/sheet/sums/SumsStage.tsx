@@ -86,7 +86,7 @@ function FullWorking({ sheet, style, choice, title, onChoice }: Omit<Props, 'lev
       {sums.timing && <TimingWork timing={sums.timing} choice={choice} onChoice={onChoice} />}
       {sums.turns && <TurnTable turns={sums.turns} />}
       {sums.light && <Lit light={sums.light} rule={sums.rule} title={title} />}
-      <OnController {...{ sums, title, choice, onChoice }} />
+      <OnController {...{ sums, title, choice, onChoice }} measuring={sheet.measuring} />
       {sums.pulses && <PulseWork pulses={sums.pulses} />}
       {sums.walk && <WalkTable rows={sums.walk} />}
       {sums.knob && <KnobTable rows={sums.knob} />}
@@ -105,9 +105,10 @@ function OnController({
   title,
   choice,
   onChoice,
-}: Pick<Props, 'title' | 'choice' | 'onChoice'> & Pick<Sheet, 'sums'>) {
-  if (sums.mix) return <MixWork mix={sums.mix} choice={choice} onChoice={onChoice} />;
-  return sums.program && <ProgramWork program={sums.program} title={title} />;
+  measuring,
+}: Pick<Props, 'title' | 'choice' | 'onChoice'> & Pick<Sheet, 'sums' | 'measuring'>) {
+  if (sums.mix) return <MixWork mix={sums.mix} {...{ title, measuring, choice, onChoice }} />;
+  return sums.program && <ProgramWork program={sums.program} {...{ title, measuring }} />;
 }
 
 /** A lamp that follows the light, by a transistor or by a program. */
