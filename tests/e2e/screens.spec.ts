@@ -124,3 +124,40 @@ test('what scrolls is reached by keyboard while a page is still filling in, and 
   await page.keyboard.press('Tab');
   await expect(page.getByRole('link', { name: 'To the content' })).toBeFocused();
 });
+
+/** Boxes that hide a part of their own words. */
+function cutOff(): string[] {
+  return [...document.querySelectorAll<HTMLElement>('header *, main *')]
+    .filter((one) => {
+      const { overflowX, overflowY } = getComputedStyle(one);
+      const hides = (overflow: string) => overflow === 'hidden' || overflow === 'clip';
+      if (one.closest('svg, .visually-hidden') || !one.textContent?.trim()) return false;
+      const across = hides(overflowX) && one.clientWidth > 0 && one.scrollWidth > one.clientWidth + 3;
+      const down = hides(overflowY) && one.clientHeight > 0 && one.scrollHeight > one.clientHeight * 1.2;
+      return across || down;
+    })
+    .map((one) => `${one.tagName} ${one.className}: ${one.textContent!.slice(0, 30)}`);
+}
+
+test('with letters twice as large nothing is cut off, and no screen goes sideways', async ({ page }) => {
+  const devtools = await page.context().newCDPSession(page);
+  await devtools.send('Page.setFontSizes', { fontSizes: { standard: 32, fixed: 26 } });
+  const screens = [
+    ...blocksOf(13, 'aim', 'day', 'kit'),
+    ...blocksOf(18, 'plan', 'steps'),
+    '/check/6',
+    '/store',
+  ];
+  for (const [width, height] of [
+    [1280, 800],
+    [390, 844],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    for (const screen of screens) {
+      await page.goto(screen, { waitUntil: 'load' });
+      await expect(page.locator('fieldset.awake:disabled')).toHaveCount(0);
+      await expect.poll(() => page.evaluate(sideways), `${screen} at ${width}`).toBe(0);
+      expect({ screen, width, found: await page.evaluate(cutOff) }).toEqual({ screen, width, found: [] });
+    }
+  }
+});

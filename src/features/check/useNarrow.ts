@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from 'react';
 
-const PHONE = '(max-width: 640px)';
+const PHONE = '(max-width: 40em)';
 
 /** Whether the window is as narrow as a phone; a server and a test without a screen are not. */
 export function useNarrow(): boolean {
