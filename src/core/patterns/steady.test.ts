@@ -118,6 +118,8 @@ describe('dimmer', () => {
     expect(knob[0]!.amps).toBeLessThanOrEqual(0.01);
     expect(knob[knob.length - 1]!.amps).toBeLessThanOrEqual(2e-4);
     for (let i = 1; i < knob.length; i++) expect(knob[i]!.amps).toBeLessThan(knob[i - 1]!.amps);
+    // What was wished stands beside: the resistor and the track are the next values up, so both ends lie lower.
+    expect(sums.knobWish).toEqual({ low: 2e-4, high: 0.01 });
     const half = knob.find(({ position }) => position === 0.5)!;
     expect(sums.design.lamps[0]!.amps).toBeCloseTo(half.amps, 8);
     expect(design.circuit.parts.map(({ kind }) => kind)).toEqual([

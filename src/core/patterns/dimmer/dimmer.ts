@@ -79,6 +79,7 @@ function design(params: DimmerParams, means: Means): Outcome<Design> {
     const amps = ampsAt(position);
     return { position, ohms: track * position, amps, brightness: brightnessAt(amps, lamp.maxAmps) };
   });
+  const knobWish = { low: params.lowAmps, high: params.amps };
   const sorts = { D1: params.lamp };
-  return finish({ circuit, supply: params.supply, sorts, strings: [sum], more: { knob } }, means);
+  return finish({ circuit, supply: params.supply, sorts, strings: [sum], more: { knob, knobWish } }, means);
 }

@@ -3,6 +3,7 @@ import { capacitorTolerance } from '../../catalogue/capacitors';
 import { TRANSISTORS, type TransistorPolarity } from '../../catalogue/transistors';
 import type { Part, PartOf } from '../../circuit/circuit';
 import { soundLead } from '../../circuit/soundLead';
+import type { Hertz } from '../../quantities/units';
 import type { Means } from '../pattern';
 import type { StringSum } from '../steady/figures';
 import { lampPart, MINUS, PLUS, resistorPart, type LampSorts } from '../steady/parts';
@@ -91,6 +92,10 @@ export const NAMES = {
   },
 } as const satisfies Readonly<Record<Band, unknown>>;
 
+function wishedAt(wished: Hertz | undefined): { readonly wished?: Hertz } {
+  return wished === undefined ? {} : { wished };
+}
+
 export function channelsOf(
   params: SoundLightsParams,
   choice: Choice,
@@ -138,6 +143,7 @@ export function channelsOf(
         pull: { part: names.pull, ohms: pull },
         from: {
           hertz: high!.hertz,
+          ...wishedAt({ low: undefined, middle: params.bounds.low, high: params.bounds.high }[band]),
           resistors: [names.filter, names.pull],
           ohms: series + pull,
           capacitor: names.through,
@@ -147,6 +153,7 @@ export function channelsOf(
           ? {
               to: {
                 hertz: low.hertz,
+                ...wishedAt(band === 'low' ? params.bounds.low : params.bounds.high),
                 resistors: [names.filter],
                 ohms: series,
                 capacitor: names.toPlus,

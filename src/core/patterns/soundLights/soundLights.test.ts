@@ -71,6 +71,19 @@ describe('three channels', () => {
     }
   });
 
+  it('tell the bound that was wished where each corner came out, less than an octave from it', () => {
+    const [low, middle, high] = BANDS.map(channel);
+    expect(low!.from!.wished).toBeUndefined();
+    expect([low!.to!.wished, middle!.from!.wished]).toEqual([250, 250]);
+    expect([middle!.to!.wished, high!.from!.wished]).toEqual([2500, 2500]);
+    for (const { from, to } of sound.channels) {
+      for (const corner of [from, to]) {
+        if (corner?.wished === undefined) continue;
+        expect(Math.abs(Math.log2(corner.hertz / corner.wished))).toBeLessThan(1);
+      }
+    }
+  });
+
   it('light at their own tone and at no other, and are dark in silence', () => {
     for (const { band, at } of sound.channels) {
       for (const tone of BANDS) {

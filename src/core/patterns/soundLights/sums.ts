@@ -29,6 +29,8 @@ export interface SoundChannel {
 /** Where a resistor and a capacitor let through seven tenths. */
 export interface Corner {
   readonly hertz: Hertz;
+  /** The bound that was wished there; the lowest corner has none. */
+  readonly wished?: Hertz;
   readonly resistors: readonly string[];
   readonly ohms: Ohms;
   readonly capacitor: string;

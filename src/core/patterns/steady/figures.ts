@@ -105,6 +105,8 @@ export interface LessonSums {
   readonly ways: readonly Way[];
   readonly walk?: readonly WalkRow[];
   readonly knob?: readonly KnobRow[];
+  /** The currents that the knob was wished to go between. */
+  readonly knobWish?: { readonly low: Amps; readonly high: Amps };
   readonly rungs?: readonly RungRow[];
   /** The times of each chip, of a lesson that moves. */
   readonly timing?: readonly ChipTimes[];

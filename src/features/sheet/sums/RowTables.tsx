@@ -31,7 +31,15 @@ export function WalkTable({ rows }: { rows: NonNullable<LessonSums['walk']> }) {
   );
 }
 
-export function KnobTable({ rows }: { rows: NonNullable<LessonSums['knob']> }) {
+export function KnobTable({
+  rows,
+  wish,
+}: {
+  rows: NonNullable<LessonSums['knob']>;
+  wish: LessonSums['knobWish'];
+}) {
+  const amps = rows.map((row) => row.amps);
+  const span = (low: number, high: number) => `${formatQuantity(low, 'A')} to ${formatQuantity(high, 'A')}`;
   return (
     <section className="ruled">
       <h2>Turning the knob</h2>
@@ -50,6 +58,12 @@ export function KnobTable({ rows }: { rows: NonNullable<LessonSums['knob']> }) {
           ))}
         </tbody>
       </table>
+      {wish && (
+        <p className="small-print mt-2">
+          Wished: {span(wish.low, wish.high)}. It comes out {span(Math.min(...amps), Math.max(...amps))}: R1
+          and P1 are the next values that can be had.
+        </p>
+      )}
     </section>
   );
 }

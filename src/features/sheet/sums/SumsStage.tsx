@@ -89,7 +89,7 @@ function FullWorking({ sheet, style, choice, title, onChoice }: Omit<Props, 'lev
       <OnController {...{ sums, title, choice, onChoice }} measuring={sheet.measuring} />
       {sums.pulses && <PulseWork pulses={sums.pulses} />}
       {sums.walk && <WalkTable rows={sums.walk} />}
-      {sums.knob && <KnobTable rows={sums.knob} />}
+      {sums.knob && <KnobTable rows={sums.knob} wish={sums.knobWish} />}
       {sums.rungs && <RungTable rows={sums.rungs} />}
       <StringWork sheet={sheet} style={styleIn(choice.params, style)} />
       {sums.helpers && <HelperTable helpers={sums.helpers} />}
