@@ -20,8 +20,8 @@ export function stripName(strip: string): string {
     return strip.length === 1
       ? holeName(`${strip}0`).replace(' at the cell', '')
       : `short tape ${strip.charAt(0)} of lane ${strip.slice(2)}`;
-  if (/^[A-Z]\d+$/u.test(strip)) return `pad ${strip}`;
-  if (/^[A-Z]( |$)/u.test(strip)) return `strip ${strip}`;
+  if (/^[A-Z]{1,2}\d+$/u.test(strip)) return `pad ${strip}`;
+  if (/^[A-Z]{1,2}( |$)/u.test(strip)) return `strip ${strip}`;
   if (strip.endsWith(' lower')) return `${stripName(strip.replace(' lower', ''))}, lower half`;
   const rail = /^([LR])([+-])$/u.exec(strip);
   if (rail) return `the ${rail[1] === 'L' ? 'left' : 'right'} ${rail[2] === '+' ? '+' : '−'} rail`;

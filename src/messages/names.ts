@@ -296,7 +296,9 @@ export const BOARD_NAMES: Readonly<Record<BoardChoice, string>> = {
   full: 'full-size breadboard',
   'full-split': 'full-size breadboard, rails split',
   strip: 'stripboard, 24 strips of 40 holes',
+  'strip-large': 'large stripboard, 40 strips of 64 holes',
   pad: 'pad board, 24 by 40 holes',
+  'pad-large': 'large pad board, 40 by 64 holes',
   card: 'copper tape on card',
 };
 
@@ -308,6 +310,8 @@ export const BOARD_SHORT: Readonly<Record<BoardChoice, string>> = {
   full: 'full board',
   'full-split': 'full board, split rails',
   strip: 'stripboard',
+  'strip-large': 'large stripboard',
   pad: 'pad board',
+  'pad-large': 'large pad board',
   card: 'tape on card',
 };

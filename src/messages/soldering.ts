@@ -37,7 +37,10 @@ export function linkWords(step: Of<'place-jumper'>): StepWords {
 }
 
 function besides(from: string, to: string): boolean {
-  const place = (hole: string) => [hole.charCodeAt(0), Number(hole.slice(1))] as const;
+  const place = (hole: string) => {
+    const [, letters = '', number] = /^([A-Z]+)(\d+)$/u.exec(hole) ?? [];
+    return [26 * letters.length + letters.charCodeAt(letters.length - 1), Number(number)] as const;
+  };
   const [a, b] = [place(from), place(to)];
   return Math.abs(a[0] - b[0]) + Math.abs(a[1] - b[1]) === 1;
 }

@@ -1,3 +1,4 @@
+import { boardOf } from '../board/copper';
 import type { Placement, Plan } from '../board/plan';
 import { heightOf } from '../parts/thing';
 import { blocksOf, wirePlaces, type Block } from './blocks';
@@ -99,7 +100,7 @@ function linkStep(wire: Placement, plan: Plan): Step {
     part: wire.part,
     legs: wirePlaces(wire),
     colour: wire.colour ?? 'green',
-    onTheBack: plan.board === 'pad',
+    onTheBack: boardOf(plan).copper === 'pads',
     minutes: 2 * PACE.joint + 0.3,
   };
 }

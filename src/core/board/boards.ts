@@ -6,7 +6,9 @@ export const BOARD_IDS = [
   'full',
   'full-split',
   'strip',
+  'strip-large',
   'pad',
+  'pad-large',
   'card-1',
   'card-2',
   'card-3',
@@ -21,7 +23,9 @@ export const BOARD_CHOICES = [
   'full',
   'full-split',
   'strip',
+  'strip-large',
   'pad',
+  'pad-large',
   'card',
 ] as const;
 export type BoardChoice = (typeof BOARD_CHOICES)[number];
@@ -55,6 +59,10 @@ const plug = (id: BoardId, rows: number, rest: Partial<BoardSpec> = {}): BoardSp
   ...rest,
 });
 
+function soldered(id: BoardId, copper: 'strips' | 'pads', rows: number, across: number): BoardSpec {
+  return { id, copper, rows, across, rails: [] };
+}
+
 function card(id: BoardId, chain: number): BoardSpec {
   return { id, copper: 'tapes', rows: chain + 1, across: 12, rails: [] };
 }
@@ -65,8 +73,10 @@ export const BOARDS: Readonly<Record<BoardId, BoardSpec>> = {
   half: plug('half', 30),
   full: plug('full', 63),
   'full-split': plug('full-split', 63, { splitAfter: 31 }),
-  strip: { id: 'strip', copper: 'strips', rows: 24, across: 40, rails: [] },
-  pad: { id: 'pad', copper: 'pads', rows: 24, across: 40, rails: [] },
+  strip: soldered('strip', 'strips', 24, 40),
+  'strip-large': soldered('strip-large', 'strips', 40, 64),
+  pad: soldered('pad', 'pads', 24, 40),
+  'pad-large': soldered('pad-large', 'pads', 40, 64),
   'card-1': card('card-1', 1),
   'card-2': card('card-2', 2),
   'card-3': card('card-3', 3),

@@ -92,11 +92,17 @@ function plugHoles(board: BoardSpec): Hole[] {
   return holes;
 }
 
+/** The letters of a soldered board's row: A to Z, and then AA, AB and so on. */
+export function lettersOf(row: number): string {
+  const letter = String.fromCharCode(65 + (row % 26));
+  return row < 26 ? letter : `A${letter}`;
+}
+
 function gridHoles(board: BoardSpec): Hole[] {
   return Array.from({ length: board.rows * board.across }, (_, i): Hole => {
     const row = floor(i / board.across);
     const x = (i % board.across) + 1;
-    const column = String.fromCharCode(65 + row);
+    const column = lettersOf(row);
     const name = `${column}${x}`;
     const strip = board.copper === 'pads' ? name : column;
     return { name, column, row: x, strip, rail: false, x, y: row + 1 };

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { BOARD_CHOICES } from '../board/boards';
+import { BOARD_CHOICES, boardsFor, buildType } from '../board/boards';
 import { SOURCE_KINDS, SUPPLY_KINDS } from '../catalogue/supplies';
 import { partStockSchemas } from '../parts/stock';
 
@@ -44,9 +44,8 @@ const TOOLS: ReadonlySet<StockSpec['kind']> = new Set([
   'controller',
   'sound-lead',
 ]);
-const SOLDERED: ReadonlySet<string> = new Set(['strip', 'pad', 'card']);
 
 /** Whether a thing comes back after a session, so that the next one finds it again: boards that are plugged, and tools. */
 export function comesBack(spec: StockSpec): boolean {
-  return spec.kind === 'board' ? !SOLDERED.has(spec.board) : TOOLS.has(spec.kind);
+  return spec.kind === 'board' ? buildType(boardsFor(spec.board)[0]!) === 'plugged' : TOOLS.has(spec.kind);
 }

@@ -10,7 +10,7 @@ import { readBack } from '../board/readBack';
 import { sameCircuit } from '../board/sameCircuit';
 import { isKind, type Circuit } from '../circuit/circuit';
 import { PATTERN_IDS, type PatternId } from '../patterns/index';
-import { workOut } from './sheet';
+import { makeSheet, workOut } from './sheet';
 
 /** Random wishes a pattern; each is laid out on a board of its own. */
 const RUNS = 16;
@@ -133,6 +133,29 @@ describe('what does not fit', () => {
     expect(would).toEqual(expect.arrayContaining(['strip', 'pad']));
     for (const board of would) expect(laidOn(panel, board as BoardChoice).ok).toBe(true);
   });
+
+  it.each(['strip-large', 'pad-large'] as const)(
+    'the largest panel, but for %s, whose rows go on after Z',
+    (board) => {
+      const on = (one: BoardChoice) =>
+        makeSheet({
+          ...requestWith(),
+          choice: choiceWith('panel', { rows: 5, columns: 8 }, one),
+          outline: true,
+        });
+      const small = on(board === 'strip-large' ? 'strip' : 'pad');
+      const finding = small.ok ? undefined : small.findings[0];
+      if (finding?.code !== 'does-not-fit') throw new Error('it fits the small one');
+      expect(finding.data.would.split(' ')).toContain(board);
+      const large = on(board);
+      if (!large.ok) throw new Error('it does not fit');
+      const { plan, circuit } = large.value;
+      expect(sameCircuit(readBack(plan, circuit), circuit)).toBe(true);
+      const holes = plan.placements.flatMap(({ legs }) => Object.values(legs));
+      expect(holes.some((hole) => /^A[A-N]\d+$/u.test(hole))).toBe(true);
+      for (const hole of holes) expect(holeOf(boardOf(plan), hole)).toBeDefined();
+    },
+  );
 
   it('on a card: more lanes than it has, and the boards that hold them', () => {
     const laid = laidOn(circuitFor('panel', { rows: 3, columns: 8 })!, 'card');
