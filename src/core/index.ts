@@ -21,7 +21,7 @@ export {
 export type { Unit } from './quantities/units';
 // numerics
 export { keyOf, uniform } from './numerics/random';
-export { columnUnit } from './quantities/column';
+export { columnUnit, figureShown } from './quantities/column';
 // catalogue
 export {
   BAND_COLOURS,

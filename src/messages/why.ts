@@ -1,7 +1,7 @@
 import {
   columnUnit,
   formatPercent,
-  formatPlain,
+  figureShown,
   SETTLED,
   type JudgedBench,
   type JudgedPoint,
@@ -35,7 +35,8 @@ export function outcomeWhere({ from, to, looks }: NextOutcome, point: JudgedPoin
   if (looks) return looksWords(looks);
   if (!point || from === undefined || to === undefined) return '';
   const { name, scale } = columnUnit(UNITS[point.measure] || 'V');
-  return `${formatPlain(from, scale, 3)} to ${formatPlain(to, scale, 3)} ${name}`;
+  const [low, high] = [figureShown(from, scale), figureShown(to, scale)];
+  return low === high ? `${low} ${name}` : `${low} to ${high} ${name}`;
 }
 
 /** What it would mean. */

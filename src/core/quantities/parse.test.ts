@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { figureShown } from './column';
 import {
   capacitorCode,
   formatEntered,
@@ -139,5 +140,20 @@ describe('writing figures', () => {
     expect(value('5V2A', 'V')).toBe('not-a-figure');
     expect(value('5V2', 'V')).toBe(5.2);
     expect(value('4R7', 'Ω')).toBe(4.7);
+  });
+});
+
+describe('a figure as a hand meter shows it', () => {
+  it.each([
+    [2.9345, 1, '2.93'],
+    [0.0996, 1, '0.100'],
+    [0.0882, 1, '0.088'],
+    [0.0004, 1, '0'],
+    [-0.0004, 1, '0'],
+    [-0.00312, 1, '−0.003'],
+    [0.008853, 1e-3, '8.85'],
+    [0.000000267, 1e-3, '0'],
+  ] as const)('%s in a column of %s is %s', (value, scale, shown) => {
+    expect(figureShown(value, scale)).toBe(shown);
   });
 });

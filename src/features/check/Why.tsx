@@ -3,7 +3,7 @@ import { scaleLinear } from 'd3';
 import {
   columnUnit,
   formatPercent,
-  formatPlain,
+  figureShown,
   formatQuantity,
   GLANCE,
   type CauseGroup,
@@ -111,12 +111,8 @@ export function Why(props: Props) {
   );
 }
 
-/** What no range of a meter shows is nothing. */
-const NOTHING = 5e-4;
-
 function figure(value: number, { unit }: Expected): string {
-  const { scale } = columnUnit(unit);
-  return formatPlain(Math.abs(value) < NOTHING * scale ? 0 : value, scale, 3);
+  return figureShown(value, columnUnit(unit).scale);
 }
 
 const letter = (k: number) => String.fromCharCode(65 + k);
