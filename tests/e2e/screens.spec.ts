@@ -161,3 +161,28 @@ test('with letters twice as large nothing is cut off, and no screen goes sideway
     }
   }
 });
+
+test('no two fields of a screen have one name', async ({ page }) => {
+  const devtools = await page.context().newCDPSession(page);
+  const fields = new Set(['textbox', 'combobox', 'slider', 'checkbox', 'searchbox', 'radio']);
+  const screens = [
+    ...blocksOf(1, 'plan', 'kit'),
+    ...blocksOf(18, 'plan', 'day'),
+    ...blocksOf(22, 'aim'),
+    '/circuits',
+    '/check/6',
+    '/store',
+    '/settings',
+  ];
+  for (const screen of screens) {
+    await page.goto(screen, { waitUntil: 'load' });
+    await expect(page.locator('fieldset.awake:disabled')).toHaveCount(0);
+    const { nodes } = await devtools.send('Accessibility.getFullAXTree');
+    const names = nodes
+      .filter(({ ignored, role }) => !ignored && fields.has(String(role?.value)))
+      .map(({ role, name }) => `${String(role?.value)}: ${String(name?.value ?? '')}`);
+    const twice = names.filter((name, i) => names.indexOf(name) !== i || name.endsWith(': '));
+    expect({ screen, twice }).toEqual({ screen, twice: [] });
+    expect(names.length).toBeGreaterThan(0);
+  }
+});

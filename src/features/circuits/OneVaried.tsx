@@ -119,7 +119,7 @@ function VariedChart({ circuit, varied, choice }: { circuit: Circuit; varied: Va
           </p>
         </div>
       )}
-      <Shown legend="Current of" names={ids} shown={lines} onShow={show} />
+      <Shown chart="one part varied" legend="Current of" names={ids} shown={lines} onShow={show} />
     </div>
   );
 }

@@ -118,9 +118,9 @@ function Waves({ circuit, run }: { circuit: Circuit; run: Run }) {
   return (
     <>
       {chart('Volts', 'V', volts, (name) => run.nodes[name]!)}
-      <Shown legend="Volts at" names={nodes} shown={volts} onShow={showNodes} />
+      <Shown chart="over time" legend="Volts at" names={nodes} shown={volts} onShow={showNodes} />
       {chart('Current', 'A', amps, (id) => run.parts[id]!.amps)}
-      <Shown legend="Current of" names={parts} shown={amps} onShow={showParts} />
+      <Shown chart="over time" legend="Current of" names={parts} shown={amps} onShow={showParts} />
       {Object.keys(run.cycles).length > 0 && <Cycles cycles={run.cycles} />}
       <p className="small-print pt-2">
         Mean current: {parts.map((id) => `${id} ${shownFigure(meanOf(run, id), 'A')}`).join(' · ')}. A meter

@@ -4,13 +4,15 @@ import { MOST_LINES } from '@/features/charts/LineChart';
 
 interface Props {
   readonly legend: string;
+  /** Of which chart they are, for those who hear the names of two. */
+  readonly chart: string;
   readonly names: readonly string[];
   readonly shown: readonly string[];
   onShow(names: string[]): void;
 }
 
 /** Which lines of a chart are shown: at most four, the oldest choice makes room. */
-export function Shown({ legend, names, shown, onShow }: Props) {
+export function Shown({ legend, chart, names, shown, onShow }: Props) {
   const turn = (name: string) =>
     onShow(shown.includes(name) ? shown.filter((n) => n !== name) : [...shown, name].slice(-MOST_LINES));
   return (
@@ -20,6 +22,7 @@ export function Shown({ legend, names, shown, onShow }: Props) {
         <label key={name}>
           <input
             type="checkbox"
+            aria-label={`${name}: ${legend.toLowerCase()} it, ${chart}`}
             className="form-check-input"
             checked={shown.includes(name)}
             onChange={() => turn(name)}

@@ -34,7 +34,7 @@ describe('the plan', () => {
 
   it('takes a hole as text; what still makes the circuit is kept, fixed where it was put', async () => {
     const { user } = openLesson(SINGLE, 'plan');
-    const field = screen.getByLabelText('R1 leg: hole', { selector: '[title="c3"]' });
+    const field = screen.getByLabelText('R1 leg 1: hole');
     await user.clear(field);
     await user.type(field, 'b3{Enter}');
     await waitFor(() => expect(keep).toHaveBeenCalled());
@@ -55,7 +55,7 @@ describe('the plan', () => {
 
   it('says why a hole cannot be had', async () => {
     const { user } = openLesson(SINGLE, 'plan');
-    const field = screen.getByLabelText('R1 leg: hole', { selector: '[title="c3"]' });
+    const field = screen.getByLabelText('R1 leg 1: hole');
     await user.clear(field);
     await user.type(field, 'k99{Enter}');
     await waitFor(() => expect(verdict()).toContain('k99'));

@@ -17,6 +17,7 @@ import {
   type Plan,
   type Shelf,
   type Sheet,
+  type ThingKind,
 } from '@/core';
 import Form from 'react-bootstrap/Form';
 import { capital } from '@/messages/grammar';
@@ -121,6 +122,18 @@ interface RowProps {
   onPick(part: string): void;
 }
 
+/** Legs of one name are told apart by number, for those who hear it. */
+function legNamed(
+  kind: ThingKind | undefined,
+  pin: string,
+  i: number,
+  legs: Readonly<Record<string, string>>,
+): string {
+  const name = legName(kind, pin);
+  const alike = Object.keys(legs).filter((other) => legName(kind, other) === name);
+  return alike.length > 1 ? `${name} ${i + 1}` : name;
+}
+
 function PieceRow({ placement, plan, trial, sheet, values, onPick }: RowProps) {
   const { part } = placement;
   const kind = kindIn(sheet.circuit, part, plan);
@@ -131,10 +144,10 @@ function PieceRow({ placement, plan, trial, sheet, values, onPick }: RowProps) {
       <th scope="row">{capital(name.replace(/^the /u, ''))}</th>
       <td>
         <div className="leg-list">
-          {Object.entries(placement.legs).map(([pin, hole]) => (
+          {Object.entries(placement.legs).map(([pin, hole], i) => (
             <HoleField
               key={pin}
-              label={`${part} ${legName(kind, pin)}`}
+              label={`${part} ${legNamed(kind, pin, i, placement.legs)}`}
               leg={legName(kind, pin)}
               hole={hole}
               onHole={(to) => trial.edit(moveLeg(plan, part, pin, to))}
