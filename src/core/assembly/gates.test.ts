@@ -14,6 +14,7 @@ import { makeSheet, type Sheet } from '../sheet/sheet';
 import { isScene } from '../observe/held';
 import { tied } from '../observe/observe';
 import { withoutWires } from '../circuit/wires';
+import { running } from '../program/measuring';
 import { run } from '../solver/run/run';
 import { solve } from '../solver/solve';
 import { idsOf, type Gate } from './step';
@@ -43,7 +44,10 @@ function sheetFor(choice: PatternChoice): Sheet | undefined {
 }
 
 /** The circuit that the pieces named so far make, buttons and knobs where the gate says that they are held. */
-function standing({ plan, circuit }: Sheet, there: ReadonlySet<string>, { held }: Gate): Circuit {
+function standing(sheet: Sheet, there: ReadonlySet<string>, { held }: Gate): Circuit {
+  const { plan, measuring } = sheet;
+  // A controller runs the program for measuring until the last test is over.
+  const circuit = measuring ? running(measuring, sheet.circuit) : sheet.circuit;
   const placements = plan.placements.filter(({ part }) => there.has(part) || isSource(circuit, part));
   const built = readBack({ ...plan, placements }, circuit);
   return {
