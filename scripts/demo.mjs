@@ -19,6 +19,8 @@ const database = process.env.MIVVET_DB ?? path.join(ROOT, 'data', 'demo.sqlite')
 const env = { ...settingsOf(FOLDER), MIVVET_DB: database, MIVVET_DEMO: '1' };
 
 installPackages();
+// Before anything is built or removed: what another demo serves from here stays as it is.
+must(process.execPath, [tool('tsx/dist/cli.mjs'), 'src/demo/mayStart.ts'], env);
 if (args.includes('--fresh'))
   for (const end of ['', '-wal', '-shm']) rmSync(`${database}${end}`, { force: true });
 await buildAll(FOLDER);

@@ -33,6 +33,16 @@ const WORDS: Readonly<Record<string, DatabaseWords>> = {
     wayOn:
       'Nothing in it was changed, and everything else opens as before. A backup from before, or the program that wrote it, can read it.',
   },
+  'database-served': {
+    title: 'Another Mivvet serves this database already.',
+    wayOn:
+      'Two programs never write one house. Use that one, or stop it; or start this one with a database of its own: the setting MIVVET_DB.',
+  },
+  'database-half-restored': {
+    title: 'The database is not there, and a restore has left something beside it.',
+    wayOn:
+      'Nothing new was opened in its place. Whoever has the machine puts that file back with “npm run restore FILE”, or moves it away to begin anew.',
+  },
   'database-unreachable': {
     title: 'The database file cannot be reached.',
     wayOn: 'See that its folder is there and its disk is attached.',

@@ -87,6 +87,9 @@ const NOT_SAVED: Readonly<Record<DatabaseProblemKind, string>> = {
   locked: 'Not saved: another program holds the database. What you typed stays here; save again in a moment.',
   unreachable:
     'Not saved: the database file cannot be reached. Look at its folder and disk; what you typed stays here.',
+  served: 'Not saved: another Mivvet serves this database. What you typed stays here.',
+  'half-restored':
+    'Not saved: the database is not there, and a restore has left something beside it. What you typed stays here.',
 };
 
 function storageSentence(error: unknown): string | undefined {

@@ -1,32 +1,58 @@
 import fs from 'node:fs';
+import path from 'node:path';
+import libsql from 'libsql';
+import { isLocked } from './db/patience';
 
-const noteOf = (database: string) => `${database}.running`;
-
-/** Notes beside the database that this process serves it. */
-export function noteRunning(database: string): void {
-  fs.writeFileSync(noteOf(database), String(process.pid));
+/** The right to serve a house or to put another in its place: one process has it at a time. */
+export interface Hold {
+  release(): void;
 }
 
-export function noteStopped(database: string): void {
-  if (Number(readNote(database)) === process.pid) fs.rmSync(noteOf(database), { force: true });
-}
-
-/** The process that serves the database now, if one does. */
-export function runningOn(database: string): number | undefined {
-  const pid = Number(readNote(database));
-  if (!Number.isInteger(pid) || pid <= 0 || pid === process.pid) return undefined;
-  try {
-    process.kill(pid, 0);
-    return pid;
-  } catch {
-    return undefined;
+/** Another process serves the house, or is putting one in its place. */
+export class HouseTaken extends Error {
+  constructor(
+    readonly database: string,
+    readonly pid: number | undefined,
+  ) {
+    super(`The program is running on ${database}${pid === undefined ? '' : ` (process ${pid})`}.`);
+    this.name = 'HouseTaken';
   }
 }
 
-function readNote(database: string): string {
+const lockOf = (database: string) => `${database}.lock`;
+const noteOf = (database: string) => `${database}.running`;
+
+/**
+ * Takes the house for this process. It is SQLite's own lock on a file beside the database: the system lets go of it when
+ * the process ends, however that ends; the note beside it only says who has it.
+ *
+ * @throws HouseTaken where another process has it
+ */
+export function takeHouse(database: string): Hold {
+  fs.mkdirSync(path.dirname(database), { recursive: true });
+  const lock = new libsql(lockOf(database));
   try {
-    return fs.readFileSync(noteOf(database), 'utf8');
+    lock.exec('PRAGMA busy_timeout = 0');
+    lock.exec('BEGIN EXCLUSIVE');
+  } catch (error) {
+    lock.close();
+    throw isLocked(error) ? new HouseTaken(database, notedOn(database)) : error;
+  }
+  fs.writeFileSync(noteOf(database), String(process.pid));
+  return {
+    release: () => {
+      if (notedOn(database) === process.pid) fs.rmSync(noteOf(database), { force: true });
+      lock.exec('ROLLBACK');
+      lock.close();
+    },
+  };
+}
+
+function notedOn(database: string): number | undefined {
+  try {
+    const pid = Number(fs.readFileSync(noteOf(database), 'utf8'));
+    return Number.isInteger(pid) && pid > 0 ? pid : undefined;
   } catch {
-    return '';
+    return undefined;
   }
 }

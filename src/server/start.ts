@@ -1,30 +1,50 @@
 import { backUpDaily } from './backup/backUp';
-import { database, settleNow } from './db/connection';
+import { leftOver } from './backup/leftOver';
+import { database, settleNow, whenOpened } from './db/connection';
 import { DatabaseProblem } from './db/problems';
 import { environment } from './env';
 import { judgeInBackground } from './judging';
 import { letPicturesGoInTime } from './pictures/retention';
 import { patternSigns } from './lessonSheet';
-import { noteRunning, noteStopped } from './running';
+import { HouseTaken, takeHouse, type Hold } from './running';
 
 /** Opens the database, takes up what waits, and sees to it that a clean stop leaves everything in the one file. */
 export async function startHouse(): Promise<void> {
   const { database: file, demo } = environment();
+  let hold: Hold | undefined;
   for (const signal of ['SIGTERM', 'SIGINT'] as const) {
     process.once(signal, () => {
-      noteStopped(file);
       settleNow(file);
+      hold?.release();
     });
   }
+  // The database may open late: it was locked, or its disk was read-only. All of this is done then.
+  whenOpened({
+    before: () => {
+      hold ??= taken(file);
+      const left = leftOver(file);
+      if (left) throw new DatabaseProblem('half-restored', file, left);
+    },
+    after: () => {
+      void judgeInBackground();
+      void patternSigns().catch(() => undefined);
+      letPicturesGoInTime();
+      if (!demo) backUpDaily();
+    },
+  });
   try {
     await database();
-    noteRunning(file);
-    void judgeInBackground();
-    void patternSigns().catch(() => undefined);
-    letPicturesGoInTime();
-    if (!demo) backUpDaily();
   } catch (error) {
     // Every page says the same, and works as soon as the cause is gone.
     console.error(`mivvet: ${error instanceof DatabaseProblem ? error.message : String(error)}`);
+  }
+}
+
+function taken(file: string): Hold {
+  try {
+    return takeHouse(file);
+  } catch (error) {
+    if (!(error instanceof HouseTaken)) throw error;
+    throw new DatabaseProblem('served', file, error.pid === undefined ? '' : `process ${error.pid}`);
   }
 }

@@ -1,17 +1,21 @@
 import fs from 'node:fs';
 import path from 'node:path';
+import { spawnSync } from 'node:child_process';
+import { bundled } from '../../../tests/support/bundle';
 import { ownDatabase } from '../../../tests/support/database';
 import { fillDemo } from '@/demo/fill';
 import { closeDatabase, database } from '../db/connection';
 import { openDatabase } from '../db/open';
 import { addGroup } from '../repositories/groups';
-import { noteRunning, noteStopped } from '../running';
+import { HouseTaken, takeHouse } from '../running';
 import { backUp, backupState } from './backUp';
 import { copyDatabase } from './copy';
 import { backupName, outlived } from './kept';
+import { leftOver } from './leftOver';
 import { restoreDatabase } from './restore';
 
 const { file } = ownDatabase();
+const restorer = bundled('tests/support/restorer.ts');
 const beside = (name: string) => path.join(path.dirname(file), name);
 
 /** Every row of every table. */
@@ -67,16 +71,50 @@ describe('a backup', () => {
     expect(fs.readdirSync(path.dirname(file)).filter((name) => /arriving|part/u.test(name))).toEqual([]);
   });
 
-  it('is not put under a program that runs', async () => {
-    fs.writeFileSync(`${file}.running`, String(process.ppid));
+  it('is not put under a program that runs, whoever wrote or removed a note beside it', async () => {
+    const hold = takeHouse(file);
+    fs.rmSync(`${file}.running`, { force: true });
     await expect(restoreDatabase(beside('newer.sqlite'), file)).rejects.toThrow(
       /is running on .* Stop it first/u,
     );
-    fs.rmSync(`${file}.running`);
-    noteRunning(file);
-    expect(fs.readFileSync(`${file}.running`, 'utf8')).toBe(String(process.pid));
-    noteStopped(file);
+    expect(() => takeHouse(file)).toThrow(HouseTaken);
+    hold.release();
+    // A note alone, of a process that is gone or of one that only bears its number, holds nothing.
+    fs.writeFileSync(`${file}.running`, String(process.ppid));
+    takeHouse(file).release();
     expect(fs.existsSync(`${file}.running`)).toBe(false);
+  });
+
+  it('leaves the house before or the restored one, whole, at whatever step it is killed', async () => {
+    const house = beside('house.sqlite');
+    const copy = beside('copy.sqlite');
+    await copyDatabase(file, copy);
+    await copyDatabase(file, house);
+    const before = await openDatabase(house);
+    await before('readings').del();
+    await before.destroy();
+    const asked = (...args: readonly string[]) =>
+      spawnSync(process.execPath, [restorer, ...args], { encoding: 'utf8' });
+    const found = (database: string) => asked('', database, 'look').stdout;
+    const [old, restored] = [found(house), found(copy)];
+    expect(JSON.parse(restored)).toMatchObject({ whole: { integrity_check: 'ok' } });
+    let killed = 0;
+    for (let step = 1; ; step++) {
+      const { signal } = asked(copy, house, String(step));
+      expect(leftOver(house)).toBeUndefined();
+      expect([old, restored]).toContain(found(house));
+      if (signal === null) break;
+      expect(signal).toBe('SIGKILL');
+      killed++;
+    }
+    expect(killed).toBeGreaterThan(5);
+    expect(found(house)).toBe(restored);
+  });
+
+  it('names what a restore has left where no house stands, and opens nothing new there', () => {
+    fs.writeFileSync(beside('gone.sqlite.arriving-17'), 'begun');
+    expect(leftOver(beside('gone.sqlite'))).toBe(beside('gone.sqlite.arriving-17'));
+    expect(leftOver(beside('never.sqlite'))).toBeUndefined();
   });
 
   it('stays for a week of days and eight weeks', () => {

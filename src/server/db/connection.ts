@@ -9,15 +9,34 @@ const held = globalThis as {
   mivvetDatabase?: Promise<Knex> | undefined;
   mivvetWrites?: Promise<unknown> | undefined;
   mivvetSettling?: NodeJS.Timeout | undefined;
+  mivvetOpening?: Opening;
 };
+
+/** What a process that serves the house does whenever its database opens, be it at the start or later. */
+interface Opening {
+  /** @throws what keeps this process from opening it */
+  before(): void;
+  after(): void;
+}
+
+export function whenOpened(opening: Opening): void {
+  held.mivvetOpening = opening;
+}
 
 /** The database of this process. */
 export function database(): Promise<Knex> {
-  held.mivvetDatabase ??= openDatabase(environment().database).catch((error: unknown) => {
+  held.mivvetDatabase ??= opened().catch((error: unknown) => {
     held.mivvetDatabase = undefined;
     throw error;
   });
   return held.mivvetDatabase;
+}
+
+async function opened(): Promise<Knex> {
+  const { before, after } = held.mivvetOpening ?? {};
+  const db = await openDatabase(environment().database, before);
+  after?.();
+  return db;
 }
 
 /** Runs a piece of work in one transaction, after those that came before it: all of it is kept, or none. */

@@ -27,11 +27,13 @@ const CONNECTIONS = 3;
 /**
  * Opens a database file, brings its tables up to date, and leaves it ready for use.
  *
+ * @param first what has to hold before it is touched, by a process that serves it
  * @throws DatabaseProblem that says what is the matter with the file as a whole
  */
-export async function openDatabase(file: string): Promise<Knex> {
+export async function openDatabase(file: string, first: () => void = () => undefined): Promise<Knex> {
   try {
     makeReady(file);
+    first();
   } catch (error) {
     throw asProblem(error, file);
   }

@@ -6,6 +6,8 @@ export const DATABASE_PROBLEMS = [
   'read-only',
   'locked',
   'unreachable',
+  'served',
+  'half-restored',
 ] as const;
 export type DatabaseProblemKind = (typeof DATABASE_PROBLEMS)[number];
 
@@ -17,6 +19,8 @@ const WHAT: Readonly<Record<DatabaseProblemKind, string>> = {
   'read-only': 'cannot be written',
   locked: 'is held by another program',
   unreachable: 'cannot be opened',
+  served: 'is served by another Mivvet already',
+  'half-restored': 'is not there, and beside it stands what a restore has left',
 };
 
 const WAY_ON: Readonly<Record<DatabaseProblemKind, string>> = {
@@ -26,6 +30,9 @@ const WAY_ON: Readonly<Record<DatabaseProblemKind, string>> = {
   'read-only': 'Give the program the right to write the file and its folder, then load the page again.',
   locked: 'Close what holds it (a copy in progress, another Mivvet), then load the page again.',
   unreachable: 'See that the folder is there and its disk is attached, then load the page again.',
+  served: 'Stop that one, or start this one with a database of its own (MIVVET_DB).',
+  'half-restored':
+    'Nothing new was opened. Put that file back by npm run restore FILE, or move it away to begin anew.',
 };
 
 /**
