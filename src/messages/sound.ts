@@ -63,7 +63,7 @@ export function stageLines({ level, stage }: SoundSums): SumLine[] {
 export function cornerLines({ from, to }: SoundChannel): SumLine[] {
   const line = (name: string, corner: NonNullable<SoundChannel['from']>): SumLine => ({
     name,
-    work: `1 ÷ (2π × ${formatOhms(corner.ohms)} × ${F(corner.farads)}), by ${listWords([...corner.resistors, corner.capacitor])}${corner.wished === undefined ? '' : `; ${H(corner.wished)} were wished`}`,
+    work: `1 ÷ (2π × ${formatOhms(corner.ohms)} × ${F(corner.farads)}), by ${listWords([...corner.resistors, corner.capacitor])}${corner.wished === undefined ? '' : `; wished: ${H(corner.wished)}`}`,
     figure: H(corner.hertz),
   });
   return [...(from ? [line('lets through from', from)] : []), ...(to ? [line('and up to', to)] : [])];

@@ -35,7 +35,7 @@ const LESSONS = [
   { id: 10, name: 'Launch battery gauge', card: 3, sheet: 2 },
   { id: 13, name: 'Lighthouse', card: 2, sheet: 2 },
   { id: 20, name: 'Boathouse lamp', card: 1, sheet: 2 },
-  { id: 25, name: 'Storm lights', card: 4, sheet: 3 },
+  { id: 25, name: 'Storm lights', card: 4, sheet: 4 },
 ] as const;
 
 for (const { id, name, card, sheet } of LESSONS) {
