@@ -22,7 +22,7 @@ export function Shown({ legend, chart, names, shown, onShow }: Props) {
         <label key={name}>
           <input
             type="checkbox"
-            aria-label={`${name}: ${legend.toLowerCase()} it, ${chart}`}
+            aria-label={`${legend} ${name}, ${chart}`}
             className="form-check-input"
             checked={shown.includes(name)}
             onChange={() => turn(name)}

@@ -73,6 +73,7 @@ export function useSheet(
           const of = asked.current;
           if (outcome.ok) newest.current = outcome.value;
           setState((before) => taken(before, outcome, depth, of));
+          if (depth === 'outline') solvers.current?.rough.ask(JSON.parse(of) as SheetRequest);
         },
         (error) =>
           setState((before) => ({
@@ -98,8 +99,9 @@ export function useSheet(
     const { outline, rough, careful } = solvers.current!;
     outline.cancel();
     careful.cancel();
+    // What takes long waits for its outline: side by side the two would take it as long again.
     if (took.current > LONG_MS) outline.ask({ ...now, outline: true });
-    rough.ask(now);
+    else rough.ask(now);
     const timer = setTimeout(
       () => careful.ask({ ...now, draws: { ...now.draws, samples: restDraws, ends: 'both' } }),
       REST_AFTER_MS,
