@@ -88,7 +88,11 @@ export function useSheet(
   useEffect(() => {
     if (asked.current !== '' && took.current > LONG_MS)
       void coreWorker(WORKERS.outline)
-        .sheet({ ...(JSON.parse(asked.current) as SheetRequest), outline: true })
+        .sheet({
+          ...(JSON.parse(asked.current) as SheetRequest),
+          outline: true,
+          earlier: earlierOf(newest.current),
+        })
         .catch(() => undefined);
   }, []);
 
