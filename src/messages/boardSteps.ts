@@ -1,7 +1,7 @@
 import { formatQuantity, isSource, type Sheet, type Step } from '@/core';
 import { listed } from './grammar';
 import { holeName } from './holes';
-import { measuringWords } from './measuring';
+import { turnsWords } from './measuring';
 import { mixName } from './mix';
 import { boardLamps, pinPlaceWords, turnWords } from './program';
 import type { StepWords } from './stepWords';
@@ -79,7 +79,11 @@ export function programWords({ program }: Send, sheet: Sheet): StepWords {
       why: 'What is timed, and what is a mean of pulses, is read while the lesson’s own program runs.',
     };
   const what = measuring ? 'the program for measuring' : 'its program';
-  const runs = measuring ? ` It will light ${measuringWords(measuring, sheet)}: time for every reading.` : '';
+  const turns = turnsAtLast(sheet);
+  const runs =
+    measuring && turns
+      ? ` On the finished board it lights ${turnsWords(turns, measuring, sheet)}: time for every reading.`
+      : '';
   return {
     title: `Send the controller ${what}, with nothing on its pins.`,
     detail: `Plug its cable in, send the program, and pull the cable out again. It keeps the program without power.${runs}`,
@@ -88,10 +92,16 @@ export function programWords({ program }: Send, sheet: Sheet): StepWords {
   };
 }
 
+function turnsAtLast({ steps }: Sheet) {
+  const last = steps.find((step) => step.action === 'gate' && step.at === 'after-power');
+  return last?.action === 'gate' ? last.gate.turns : undefined;
+}
+
 /** What is seen once the lesson’s own program runs, as the board that is laid out makes it. */
 function lessonRuns({ sums, built }: Sheet): string {
   if (sums.program) return `The program runs: ${turnWords(built.lamps, sums.program)}.`;
-  return sums.mix ? `The lamp shows ${mixName(sums.mix)}.` : '';
+  // A mix is told as it was wished: of a board that makes another circuit nothing is said.
+  return sums.mix && built.asWanted ? `The lamp shows ${mixName(sums.mix)}.` : '';
 }
 
 /** The cable, when every lead is in. */

@@ -16,7 +16,7 @@ import { looksWords, ownName } from './names';
 import { otherLight } from './light';
 import { otherTones } from './sound';
 import { heldWords } from './points';
-import { eachFor, measuringWords } from './measuring';
+import { turnsWords } from './measuring';
 import { listWords, type StepWords } from './stepWords';
 
 type Of<A extends Step['action']> = Extract<Step, { action: A }>;
@@ -70,7 +70,7 @@ function afterPower(gate: Gate, sheet: Sheet): StepWords {
     title: 'Stop: is it right?',
     detail: [
       holdWords(gate),
-      heardWords(sheet) ?? programSeen(gate, sheet) ?? seenWords(gate, sheet),
+      heardWords(sheet) ?? seenWords(gate, sheet),
       ...gate.swings.map(swingWords),
       ...gate.readings.map(readingWords),
       pressWords(sheet),
@@ -87,12 +87,10 @@ function afterPower(gate: Gate, sheet: Sheet): StepWords {
   };
 }
 
-/** Of a build that a program drives: which lamp in which order, for as long as it is measured. */
-function programSeen({ lit, may }: Gate, sheet: Sheet): string | undefined {
-  const lights = (part: string) => lit.includes(part) || may.includes(part);
-  return (
-    sheet.measuring && `The program for measuring lights ${measuringWords(sheet.measuring, sheet, lights)}.`
-  );
+/** Of a build that a program drives: which lamps light in which order, for as long as it is measured. */
+function programSeen({ turns }: Gate, sheet: Sheet): string | undefined {
+  const { measuring } = sheet;
+  return measuring && turns && `The program for measuring lights ${turnsWords(turns, measuring, sheet)}.`;
 }
 
 /** Of a build that sounds: what is heard. */
@@ -131,7 +129,7 @@ export function seenWords(gate: Gate, sheet: Sheet): string {
   const infrared = all.filter(({ part, type }) => type === 'infrared' && lit.includes(part));
   const shown = lit.filter((part) => !infrared.some((lamp) => lamp.part === part));
   return [
-    shown.length > 0 && `${litWords(gate, shown, sheet)}.`,
+    shown.length > 0 && (programSeen(gate, sheet) ?? `${litWords(gate, shown, sheet)}.`),
     infrared.length > 0 &&
       `${listWords(infrared.map(({ part }) => part))}: infrared is not seen; look through a phone’s camera.`,
     may.length > 0 &&
@@ -175,7 +173,7 @@ function blinkWords(
   { blinks, bursts }: Gate,
   lit: readonly string[],
   blinking: readonly string[],
-  { circuit, measuring }: Sheet,
+  { circuit }: Sheet,
 ): string {
   const rates = new Map<string, string[]>();
   for (const id of blinking) {
@@ -185,12 +183,9 @@ function blinkWords(
       : everyWords(blinks[id]!);
     rates.set(often, [...(rates.get(often) ?? []), ownName(circuit, id)]);
   }
-  const said = [...rates].map(([often, ids]) => {
-    const one = ids.length === 1;
-    if (measuring)
-      return `${listWords(ids)} ${one ? 'comes on in its turn' : 'come on in their turns'}, ${eachFor(measuring)}, ${often}`;
-    return `${listWords(ids)} ${one ? 'blinks' : 'blink'}, ${often}`;
-  });
+  const said = [...rates].map(
+    ([often, ids]) => `${listWords(ids)} ${ids.length === 1 ? 'blinks' : 'blink'}, ${often}`,
+  );
   const steady = lit.filter((id) => !blinking.includes(id)).map((id) => ownName(circuit, id));
   return [
     ...said,

@@ -1,37 +1,18 @@
-import { CONTROLLERS, formatEntered, formatPercent, type ProgramTable, type Sheet } from '@/core';
-import { boardLamps } from './program';
+import { formatEntered, type Gate, type ProgramTable, type Sheet } from '@/core';
+import { ownName } from './names';
 import { listWords } from './stepWords';
 
-const S = (seconds: number) => formatEntered(seconds, 's');
-
-/** How long each of its states stands. */
-export function eachFor({ rows }: ProgramTable): string {
-  return `${S(rows[0]!.seconds)} each`;
-}
-
 /**
- * What the lamps do while the program for measuring runs: `D1, then D2, then D3, 15 s each, over and over`.
- *
- * @param lights which of them light at all on the board that is spoken of
+ * What the lamps do while the program for measuring runs, on the very board that the gate is of: `D1, then D1 and D2, then
+ * all dark, 15 s each, over and over`.
  */
-export function measuringWords(
-  table: ProgramTable,
-  { sums }: Pick<Sheet, 'sums'>,
-  lights: (part: string) => boolean = () => true,
+export function turnsWords(
+  turns: NonNullable<Gate['turns']>,
+  { rows }: ProgramTable,
+  { circuit }: Pick<Sheet, 'circuit'>,
 ): string {
-  const { steps: full } = CONTROLLERS[table.board];
-  const names = new Map(
-    boardLamps({ sums })
-      .filter(({ part }) => lights(part))
-      .map(({ part, pin }) => [pin, sums.mix?.lamps.find((lamp) => lamp.pin === pin)?.colour ?? part]),
+  const lit = turns.map((lamps) =>
+    lamps.length > 0 ? listWords(lamps.map((id) => ownName(circuit, id))) : 'none',
   );
-  const rows = table.rows.map(({ steps }) => {
-    const lit = table.columns.flatMap((pin, i) => {
-      const [step, name] = [steps[i]!, names.get(pin)];
-      if (step <= 0 || name === undefined) return [];
-      return [step >= full ? name : `${name} at ${formatPercent(step / full)}`];
-    });
-    return lit.length > 0 ? listWords(lit) : 'all dark';
-  });
-  return `${rows.join(', then ')}, ${eachFor(table)}, over and over`;
+  return `${lit.join(', then ')}, ${formatEntered(rows[0]!.seconds, 's')} each, over and over`;
 }

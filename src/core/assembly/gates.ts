@@ -18,6 +18,7 @@ import { observe, reportOf } from '../observe/observe';
 import { isProgrammed } from '../observe/programmed';
 import type { Hertz, Ohms } from '../quantities/units';
 import { everyDraw } from '../tolerance/bands';
+import { rowsSeen, type RowSeen } from './rowsSeen';
 import type { Gate, GateReading } from './step';
 
 /** What a gate hangs on: the plan, the circuit that is wanted, and what is held while power shows there. */
@@ -69,7 +70,11 @@ export function gateAt(
   const seen = observe(withHeld(built, held));
   if (!seen.ok) return { ...NO_POWER, power: true, held };
   const added = before && addedAmps(ground, built, before, held);
-  const own = ownReadings(seen.value, newest, ground.brief);
+  const rows = isProgrammed(seen.value.circuit) ? rowsSeen(seen.value.circuit) : [];
+  const own =
+    rows.length > 0
+      ? rowReading(rows, newest, ground.brief === true)
+      : ownReadings(seen.value, newest, ground.brief);
   const readings = [...own, ...(added ? [added] : [])];
   const lamps = litIn(seen.value);
   const shown = lampsSeen(seen.value).filter(({ part }) => lamps.lit.includes(part));
@@ -83,6 +88,7 @@ export function gateAt(
       shown.flatMap(({ part, hertz }) => (hertz === undefined ? [] : [[part, hertz]])),
     ),
     bursts: Object.fromEntries(shown.flatMap(({ part, bursts }) => (bursts ? [[part, bursts]] : []))),
+    ...(rows.length > 0 ? { turns: rows.map((row) => litIn(row.seen).lit) } : {}),
     swings: swingsOf(seen.value, newest),
     ...(seen.value.kind === 'moving' && seen.value.erratic ? { erratic: true } : {}),
     held,
@@ -93,30 +99,23 @@ export function gateAt(
 /** How often something comes on, where that is seen; else the volts of the newest resistor, of pulses their mean. */
 function ownReadings(seen: Observation, newest: readonly string[], brief = false): GateReading[] {
   if (seen.kind === 'still') return resistorReading(seen, newest, 'volts', brief);
-  if (isProgrammed(seen.circuit)) return rowReading(seen, newest, brief);
   const timed = seen.circuit.parts.some((part) => isKind(part, 'timer'));
   const rates = rateReading(seen);
   return timed || rates.length > 0 ? rates : resistorReading(seen, newest, 'meanVolts', brief);
 }
 
 /** The volts of the newest resistor in the row of the program in which it carries most, and which lamps are lit then. */
-function rowReading({ circuit }: Moving, newest: readonly string[], brief: boolean): GateReading[] {
-  const pins = circuit.parts.flatMap((part) =>
-    isKind(part, 'pin') && part.params.drive === 'table' ? [part] : [],
+function rowReading(rows: readonly RowSeen[], newest: readonly string[], brief: boolean): GateReading[] {
+  const volts = ({ seen }: RowSeen) => Math.max(0, ...newest.map((id) => Math.abs(voltsOver(seen, id))));
+  const steady = rows.filter(({ seen }) => seen.kind === 'still' && newest.length > 0);
+  const best = steady.reduce<RowSeen | undefined>(
+    (most, row) => (volts(row) > (most ? volts(most) : 0) ? row : most),
+    undefined,
   );
-  const rows = pins[0]?.params.spells.length ?? 0;
-  let best: { state: Observation; volts: number } | undefined;
-  for (let row = 0; row < rows; row++) {
-    const shares = pins.map(({ params }) => params.spells[row]?.to ?? params.after);
-    if (!shares.every((share) => share === 0 || share === 1)) continue;
-    const state = observe(withHeld(circuit, Object.fromEntries(pins.map(({ id }, i) => [id, shares[i]!]))));
-    if (!state.ok || state.value.kind !== 'still') continue;
-    const volts = Math.max(0, ...newest.map((id) => Math.abs(voltsOver(state.value, id))));
-    if (volts > (best?.volts ?? 0)) best = { state: state.value, volts };
-  }
-  if (!best || best.state.kind !== 'still') return [];
-  const during = litIn(best.state).lit;
-  return resistorReading(best.state, newest, 'volts', brief).map((reading) => ({ ...reading, during }));
+  if (!best) return [];
+  const { seen, pins } = best;
+  const during = litIn(seen).lit;
+  return resistorReading(seen, newest, 'volts', brief).map((reading) => ({ ...reading, during, pins }));
 }
 
 /** Volts over a resistor; none over anything else. */

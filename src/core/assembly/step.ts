@@ -29,6 +29,8 @@ export interface GateReading {
   readonly measure: 'volts' | 'meanVolts' | 'amps' | 'hertz';
   /** Lamps that are lit while it is read, of a program that lights them in turn. */
   readonly during?: readonly string[];
+  /** The pins of the controller as they are then: for how much of the time each is high. */
+  readonly pins?: Held;
   readonly typical: number;
   readonly low: number;
   readonly high: number;
@@ -63,6 +65,8 @@ export interface Gate {
   readonly blinks: Readonly<Record<string, Hertz>>;
   /** Of those that pause, their bursts. */
   readonly bursts?: Readonly<Record<string, Bursts>>;
+  /** Lamps that are lit in each row of what a controller runs by then. */
+  readonly turns?: readonly (readonly string[])[];
   /** What the output of a newly built chip does, for a probe at it. */
   readonly swings: readonly ChipSwing[];
   /** Buttons that are held and knobs that are turned for it. */
@@ -122,7 +126,7 @@ export type Step = StepBase &
         readonly pin: string;
         readonly legs: readonly LegPlace[];
       }
-    /** A controller gets its program by itself, before anything hangs on its pins; the lesson's own after that for measuring. */
+    /** A controller gets a program: the first before anything hangs on its pins, the lesson's own after the last test. */
     | {
         readonly action: 'send-program';
         readonly part: string;

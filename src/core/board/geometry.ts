@@ -93,7 +93,7 @@ function plugHoles(board: BoardSpec): Hole[] {
 }
 
 /** The letters of a soldered board's row: A to Z, and then AA, AB and so on. */
-export function lettersOf(row: number): string {
+function lettersOf(row: number): string {
   const letter = String.fromCharCode(65 + (row % 26));
   return row < 26 ? letter : `A${letter}`;
 }

@@ -1,7 +1,9 @@
-import { patternSheet } from '../../../tests/support/sheets';
+import { choiceWith, patternSheet, requestWith } from '../../../tests/support/sheets';
+import { buildSteps } from '../assembly/steps';
+import { asBuilt } from '../board/asBuilt';
 import { observe, reportOf } from '../observe/observe';
 import { withHeld } from '../observe/held';
-import type { Sheet } from '../sheet/sheet';
+import { makeSheet, type Sheet } from '../sheet/sheet';
 import { MEASURING_SECONDS, running } from './measuring';
 import { pinId } from './pins';
 
@@ -59,16 +61,48 @@ describe.each([
     const sends = sheet.steps.flatMap((step) => (step.action === 'send-program' ? [step.program] : []));
     expect(sends).toEqual(['measuring', 'lesson']);
     const tested = sheet.steps.flatMap((step) => (step.action === 'gate' ? step.gate.readings : []));
-    for (const { part, low, high } of tested)
-      expect(expected.points.map(({ point, ...band }) => [point.part, band.low, band.high])).toContainEqual([
-        part,
-        low,
-        high,
-      ]);
+    for (const { part, pins, low, high } of tested) {
+      const check = expected.points.find(
+        ({ point }) => point.part === part && JSON.stringify(point.held) === JSON.stringify(pins),
+      );
+      expect(check).toMatchObject({ low, high });
+    }
     expect(tested).not.toEqual([]);
     const last = sheet.steps.findIndex((step) => step.action === 'gate' && step.at === 'after-power');
     expect(sheet.steps[last + 1]).toMatchObject({ action: 'send-program', program: 'lesson' });
   });
+});
+
+it('tells of each half-built board, and of one with two leads exchanged, what that board does in each row', () => {
+  const rows = [
+    { steps: [255, 0, 0], seconds: 3, fade: false },
+    { steps: [255, 255, 0], seconds: 1, fade: false },
+    { steps: [0, 0, 255], seconds: 3, fade: false },
+  ];
+  const choice = choiceWith('sequence', { rows });
+  const right = makeSheet({ ...requestWith(), choice, ...ROUGH });
+  if (!right.ok) throw new Error('refused');
+  const turnsOf = ({ steps }: Sheet) =>
+    steps.flatMap((step) => ('gate' in step && step.gate.turns ? [step.gate.turns] : []));
+  const alone = ['D1'];
+  expect(turnsOf(right.value)).toEqual([
+    [alone, alone, []],
+    [alone, ['D1', 'D2'], []],
+    [alone, ['D1', 'D2'], ['D3']],
+  ]);
+  const { plan } = right.value;
+  const placements = plan.placements.map((placement) => {
+    const { 'pin 9': nine, 'pin 11': eleven, ...legs } = placement.legs;
+    return nine && eleven
+      ? { ...placement, fixed: true, legs: { ...legs, 'pin 9': eleven, 'pin 11': nine } }
+      : placement;
+  });
+  const exchanged = { ...plan, placements };
+  const built = asBuilt(exchanged, right.value.circuit);
+  const wishes = { age: '13 and up', measuring: right.value.measuring } as const;
+  const steps = buildSteps(exchanged, right.value.circuit, built, wishes);
+  const last = steps.find((step) => step.action === 'gate' && step.at === 'after-power');
+  expect(last?.action === 'gate' && last.gate.turns).toEqual([['D3'], ['D2', 'D3'], alone]);
 });
 
 it('is not there where a sensor decides and no pin is set by hand', () => {

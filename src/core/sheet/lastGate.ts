@@ -12,11 +12,11 @@ export function asChecked(steps: readonly Step[], { points }: Expectation): Step
     const last = step.action === 'gate';
     const readings = step.gate.readings.map((reading) => {
       const check = points.find(
-        ({ point, typical: checked }) =>
+        ({ point }) =>
           point.part === reading.part &&
           !('by' in point && point.by === 'low') &&
           measuredAt(point) === (reading.measure === 'meanVolts' ? 'volts' : reading.measure) &&
-          (reading.during ? isNear(checked, reading.typical) : sameHands(point.held ?? {}, step.gate.held)),
+          sameHands(point.held ?? {}, { ...step.gate.held, ...reading.pins }),
       );
       if (!check || (!last && reading.high > reading.low)) return reading;
       const share = last ? 1 : reading.typical / Math.abs(check.typical);
@@ -31,13 +31,6 @@ export function asChecked(steps: readonly Step[], { points }: Expectation): Step
     });
     return { ...step, gate: { ...step.gate, readings } };
   });
-}
-
-/** A reading in a row of the program is that of its check in the same state of the pins. */
-const NEAR = 0.05;
-
-function isNear(checked: number, typical: number): boolean {
-  return Math.abs(Math.abs(checked) - typical) < NEAR * typical;
 }
 
 function sameHands(one: object, other: object): boolean {
