@@ -47,6 +47,22 @@ function opened() {
 }
 
 describe('a sheet that is kept solved', () => {
+  it('that the page came with is outlined at its first change too, by a worker that has been asked before', async () => {
+    const kept = found(20000);
+    const hook = renderHook(({ request }) => useSheet(kept, request, 20000), {
+      initialProps: { request: wish('red') },
+    });
+    expect(asked('quick')).toHaveLength(1);
+    expect(asked('rough')).toHaveLength(0);
+    await asked('quick')[0]!.answer(found(0, true));
+    // Nobody waited for that one.
+    expect(hook.result.current.sheet!.outline).toBeUndefined();
+    hook.rerender({ request: wish('blue') });
+    expect(asked('quick')).toHaveLength(2);
+    await asked('quick')[1]!.answer(found(0, true));
+    expect(hook.result.current).toMatchObject({ overtaken: false, sheet: { outline: true } });
+  });
+
   it('is outlined first, then drawn roughly, then carefully', async () => {
     const { result, rest } = opened();
     expect(result.current.sheet).toBeUndefined();

@@ -52,8 +52,8 @@ export function useSheet(
   /** What has been asked last, as JSON; what the page came with needs no asking. */
   const asked = useRef(first ? key : '');
   const newest = useRef(first?.ok ? first.value : undefined);
-  /** How long the last rough answer took; before any, what moves is taken to take long. */
-  const took = useRef(first?.ok && first.value.built.seen?.kind === 'still' ? 0 : Infinity);
+  /** How long the last rough answer took; before any it is taken to take long: what is still in silence may not be at a tone. */
+  const took = useRef(Infinity);
   const solvers = useRef<Readonly<Record<Depth, LatestOnly<SheetRequest, Outcome<Sheet>>>>>(undefined);
 
   useEffect(() => {
@@ -86,7 +86,7 @@ export function useSheet(
 
   // A worker that was never asked takes several times as long: one question that nobody waits for comes before the first.
   useEffect(() => {
-    if (asked.current !== '' && took.current > LONG_MS)
+    if (asked.current !== '')
       void coreWorker(WORKERS.outline)
         .sheet({
           ...(JSON.parse(asked.current) as SheetRequest),

@@ -60,6 +60,12 @@ export function ChecksStage({
             })}
           </tbody>
         </table>
+        {sheet.measuring && (
+          <p className="small-print mt-2">
+            The program for measuring stands under Sums, beside the lesson’s own: it holds each state of the
+            pins for long enough.
+          </p>
+        )}
         <p className="small-print mt-2" hidden={sheet.outline}>
           From {samples.toLocaleString('en')} drawn builds{rough && ' (a finer draw is on its way)'}: supply,
           resistor and lamp each anywhere in their spread.
