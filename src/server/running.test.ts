@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
+import fs from 'node:fs';
 import { createInterface } from 'node:readline';
 import { bundled } from '../../tests/support/bundle';
 import { ownDatabase } from '../../tests/support/database';
@@ -38,6 +39,15 @@ it('one process has a house; it is named to others, and one that is killed has i
   expect(refusal()).toMatchObject({ pid: other.pid });
   await other.kill();
   expect(refusal()).toBeUndefined();
+});
+
+it('a house is had though nothing can be noted beside it, as on a full disk', () => {
+  fs.mkdirSync(`${file}.running`);
+  const hold = takeHouse(file);
+  expect(() => takeHouse(file)).toThrow(HouseTaken);
+  hold.release();
+  takeHouse(file).release();
+  fs.rmdirSync(`${file}.running`);
 });
 
 it('what a start does is done whenever the database opens, also late', async () => {

@@ -38,7 +38,7 @@ export function takeHouse(database: string): Hold {
     lock.close();
     throw isLocked(error) ? new HouseTaken(database, notedOn(database)) : error;
   }
-  fs.writeFileSync(noteOf(database), String(process.pid));
+  note(database);
   return {
     release: () => {
       if (notedOn(database) === process.pid) fs.rmSync(noteOf(database), { force: true });
@@ -46,6 +46,15 @@ export function takeHouse(database: string): Hold {
       lock.close();
     },
   };
+}
+
+/** Who has it is only said to others: where there is no room for that, the lock holds all the same. */
+function note(database: string): void {
+  try {
+    fs.writeFileSync(noteOf(database), String(process.pid));
+  } catch {
+    return;
+  }
 }
 
 function notedOn(database: string): number | undefined {
