@@ -48,6 +48,25 @@ describe('only the latest question matters', () => {
     expect(replies).toEqual(['B']);
   });
 
+  it('asks anew at once where what runs was abandoned, and hears nothing of that any more', async () => {
+    const { open, replies, failures, solver, settle } = controlled();
+    expect(solver.abandon()).toBe(false);
+    solver.ask('a');
+    solver.ask('b');
+    expect(solver.abandon()).toBe(true);
+    solver.ask('c');
+    solver.ask('d');
+    expect(open.map((o) => o.question)).toEqual(['a', 'c']);
+    open[0]!.fail();
+    await settle();
+    expect(open).toHaveLength(2);
+    open[1]!.finish();
+    await settle();
+    open[2]!.finish();
+    await settle();
+    expect([replies, failures]).toEqual([['D'], []]);
+  });
+
   it('goes on after a failure', async () => {
     const { open, replies, failures, solver, settle } = controlled();
     solver.ask('a');

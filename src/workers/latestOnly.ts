@@ -5,6 +5,8 @@ export class LatestOnly<Question, Reply> {
   private busy = false;
   private waiting: { question: Question } | undefined;
   private asked = 0;
+  /** Which piece of work is the one that counts: those abandoned do not. */
+  private turns = 0;
 
   constructor(
     private readonly run: (question: Question) => Promise<Reply>,
@@ -24,15 +26,26 @@ export class LatestOnly<Question, Reply> {
     this.waiting = undefined;
   }
 
+  /** Takes what runs for never to be answered, as when its worker was stopped. @returns whether anything ran */
+  abandon(): boolean {
+    const ran = this.busy;
+    this.cancel();
+    this.busy = false;
+    this.turns++;
+    return ran;
+  }
+
   private async work(question: Question): Promise<void> {
     this.busy = true;
     const number = this.asked;
+    const turn = ++this.turns;
     try {
       const reply = await this.run(question);
       if (number === this.asked) this.onReply(reply, question);
     } catch (error) {
-      this.onFailure(error);
+      if (turn === this.turns) this.onFailure(error);
     }
+    if (turn !== this.turns) return;
     this.busy = false;
     const next = this.waiting;
     this.waiting = undefined;

@@ -11,7 +11,9 @@ interface Waiting {
 }
 let waiting: Waiting[] = [];
 
+const mockStopped: string[] = [];
 jest.mock('@/workers/client', () => ({
+  stopWorker: (worker: string) => void mockStopped.push(worker),
   coreWorker: (worker: string) => ({
     sheet: (request: SheetRequest) =>
       new Promise((resolve) =>
@@ -34,6 +36,7 @@ const asked = (worker: string) => waiting.filter((one) => one.worker === worker)
 
 beforeEach(() => {
   waiting = [];
+  mockStopped.length = 0;
   jest.useFakeTimers();
 });
 afterEach(() => jest.useRealTimers());
@@ -86,17 +89,21 @@ describe('a sheet that is kept solved', () => {
     expect(result.current.sheet!.outline).toBeUndefined();
   });
 
-  it('outlines the newest wish at once, though an overtaken one is still being drawn', async () => {
+  it('outlines the newest wish at once: the one that is still being drawn is stopped', async () => {
     const { result, rerender } = opened();
     await asked('quick')[0]!.answer(found(0, true));
     rerender({ request: wish('blue') });
     expect(result.current.overtaken).toBe(true);
     // The rough sheet of the red lamp is not there yet.
     expect(asked('rough')).toHaveLength(1);
+    expect(mockStopped).toEqual(['rough']);
     await asked('quick')[1]!.answer(found(0, true));
     expect(result.current.overtaken).toBe(false);
+    // Were it to answer all the same, nobody would hear of it; the draws of the blue lamp go on without it.
     await asked('rough')[0]!.answer(found(111));
     expect(result.current.sheet!.expected.samples).toBe(0);
+    await asked('rough')[1]!.answer(found(222));
+    expect(result.current.sheet!.expected.samples).toBe(222);
   });
 
   it('says why a wish cannot be met, beside the sheet of the one before', async () => {

@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Finding, Outcome, Sheet, SheetRequest } from '@/core';
-import { coreWorker } from '@/workers/client';
+import { coreWorker, stopWorker } from '@/workers/client';
 import { LatestOnly } from '@/workers/latestOnly';
 
 export interface SheetState {
@@ -103,9 +103,12 @@ export function useSheet(
     const { outline, rough, careful } = solvers.current!;
     outline.cancel();
     careful.cancel();
-    // What takes long waits for its outline: side by side the two would take it as long again.
-    if (took.current > LONG_MS) outline.ask({ ...now, outline: true });
-    else rough.ask(now);
+    if (took.current > LONG_MS) {
+      // What takes long waits for its outline, and what was overtaken is stopped: side by side they would take as long again.
+      if (rough.abandon()) stopWorker(WORKERS.rough);
+      if (careful.abandon()) stopWorker(WORKERS.careful);
+      outline.ask({ ...now, outline: true });
+    } else rough.ask(now);
     const timer = setTimeout(
       () => careful.ask({ ...now, draws: { ...now.draws, samples: restDraws, ends: 'both' } }),
       REST_AFTER_MS,
