@@ -151,6 +151,7 @@ async function sessions(
           meter: 'class meter',
           taken_by: 'HB',
           taken_at: `${day}T17:20:00.000Z`,
+          arrived_at: `${day}T17:20:00.000Z`,
           entry_key: `${id} ${student} ${i}`,
           counts: i + kind.bench.length < size.points ? 0 : 1,
           verdict: verdict?.verdict ?? 'none',

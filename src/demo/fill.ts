@@ -77,19 +77,8 @@ async function measure({ id, sheet, request }: Given, groupId: number, day: Date
     const takenAt = new Date(start.getTime() + minute++ * 45_000).toISOString();
     const entryKey = `demo-${id}-${studentId}-${point}-${kind}`;
     const { name } = held.expectation.meter;
-    await addReading({
-      sessionId: id,
-      studentId,
-      point,
-      kind,
-      value,
-      step,
-      typed,
-      meter: name,
-      takenBy: 'helper A',
-      takenAt,
-      entryKey,
-    });
+    const reading = { sessionId: id, studentId, point, kind, value, step, typed, meter: name };
+    await addReading({ ...reading, takenBy: 'helper A', takenAt, entryKey }, takenAt);
   };
   for (const student of students) {
     const wrong = WRONG_BUILDS.find(({ bench }) => bench === student.bench);

@@ -98,7 +98,7 @@ async function measureBench(
       takenAt: new Date(now.getTime() - (40 - student.bench - n) * 60_000).toISOString(),
       entryKey: `running-${student.bench}-${reading.point}`,
     };
-    await addReading(taken);
+    await addReading(taken, taken.takenAt);
   }
 }
 

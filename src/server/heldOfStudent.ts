@@ -22,6 +22,7 @@ export async function heldOfStudent(id: number) {
       'meter',
       'taken_by as takenBy',
       'taken_at as takenAt',
+      'arrived_at as arrivedAt',
     )) as Readonly<Record<string, unknown>>[];
   const judged = (await db('judgements')
     .join('sessions', 'sessions.id', 'session_id')
@@ -53,9 +54,13 @@ export async function heldOfStudent(id: number) {
   const pictures = (await db('photos')
     .join('sessions', 'sessions.id', 'session_id')
     .where({ student_id: id })
-    .select('on_date as day', 'taken_at as takenAt', 'width', 'height')) as Readonly<
-    Record<string, unknown>
-  >[];
+    .select(
+      'on_date as day',
+      'taken_at as takenAt',
+      'arrived_at as arrivedAt',
+      'width',
+      'height',
+    )) as Readonly<Record<string, unknown>>[];
   const attendance = (await db('attendance')
     .join('sessions', 'sessions.id', 'session_id')
     .where({ student_id: id })

@@ -31,7 +31,9 @@ export interface LogRow {
   /** Expanded uncertainty of the reading, and the meter's range it was read on; null for a prediction. */
   readonly uncertainty: number | null;
   readonly range: number | null;
+  /** By the clock of whoever sent it, and by that of this machine. */
   readonly takenAt: string;
+  readonly arrivedAt: string;
   /** The likeliest cause of the bench as it stands now, when it is off. */
   readonly cause: string;
 }
@@ -66,6 +68,7 @@ interface Stored {
   uncertainty: number | null;
   meter_range: number | null;
   taken_at: string;
+  arrived_at: string;
   state: string | null;
   cause: string | null;
 }
@@ -94,6 +97,7 @@ const COLUMNS: Readonly<Record<keyof Stored, string>> = {
   uncertainty: 'uncertainty',
   meter_range: 'meter_range',
   taken_at: 'taken_at',
+  arrived_at: 'arrived_at',
   state: 'state',
   cause: 'cause',
 };
@@ -141,7 +145,7 @@ export async function logbook(asked: LogAsked): Promise<LogRow[]> {
   if (lesson) void rows.where('title', lesson);
   if (group) void rows.where('study_groups.name', group);
   // A retest of a week later is of its own day.
-  if (day) void rows.whereRaw("(on_date = ? OR date(taken_at, 'localtime') = ?)", [day, day]);
+  if (day) void rows.whereRaw("(on_date = ? OR date(arrived_at, 'localtime') = ?)", [day, day]);
   if (session !== undefined) void rows.where('sessions.id', session);
   if (student !== undefined) void rows.where('readings.student_id', student);
   // As the index of what is off is made, so that it is used.
@@ -183,6 +187,7 @@ function fromRow(row: Stored, names: Map<string, string>): LogRow {
     uncertainty: row.uncertainty,
     range: row.meter_range,
     takenAt: row.taken_at,
+    arrivedAt: row.arrived_at,
     cause: counts && row.state === 'off' ? (row.cause ?? '') : '',
   };
 }

@@ -144,7 +144,7 @@ function figuresOf(
 
 function minutesOf(own: readonly Reading[]): number | undefined {
   if (own.length < 2) return undefined;
-  const times = own.map(({ takenAt }) => Date.parse(takenAt));
+  const times = own.map(({ arrivedAt }) => Date.parse(arrivedAt));
   return Math.round((Math.max(...times) - Math.min(...times)) / 60_000);
 }
 

@@ -50,7 +50,10 @@ beforeEach(() => {
   jest
     .mocked(keepReading)
     .mockReset()
-    .mockImplementation(async (reading) => ({ ok: true, value: { ...reading, id: id++ } }));
+    .mockImplementation(async (reading) => ({
+      ok: true,
+      value: { ...reading, id: id++, arrivedAt: reading.takenAt },
+    }));
   jest.mocked(adviceFor).mockImplementation(
     () =>
       new Promise((resolve) => {

@@ -64,7 +64,12 @@ beforeEach(() => {
   localStorage.clear();
   kept.mockReset();
   let id = 1;
-  keep.mockReset().mockImplementation(async (reading) => ({ ok: true, value: { ...reading, id: id++ } }));
+  keep
+    .mockReset()
+    .mockImplementation(async (reading) => ({
+      ok: true,
+      value: { ...reading, id: id++, arrivedAt: reading.takenAt },
+    }));
 });
 const sent = () => keep.mock.calls.map(([reading]) => [reading.point, reading.typed, reading.kind]);
 

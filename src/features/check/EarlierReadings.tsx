@@ -4,13 +4,14 @@ import OverlayTrigger from 'react-bootstrap/OverlayTrigger';
 import Popover from 'react-bootstrap/Popover';
 import type { ReadingKind } from '@/core';
 import { KIND_WORDS } from '@/messages/readingKinds';
-import { clockTime } from '@/ui/dates';
+import { timeWords } from '@/ui/timeWords';
 
 export interface ShownReading {
   readonly typed: string;
   readonly value: number;
   readonly kind: ReadingKind;
   readonly takenAt: string;
+  readonly arrivedAt: string;
   readonly takenBy: string;
 }
 
@@ -36,7 +37,7 @@ export function EarlierReadings({ label, history, newest, benches, onTakeBack, o
             <li key={i}>
               {reading.typed}{' '}
               <span className="soft">
-                {KIND_WORDS[reading.kind]}, {clockTime(reading.takenAt)}
+                {KIND_WORDS[reading.kind]}, {timeWords(reading)}
                 {reading.takenBy && `, ${reading.takenBy}`}
               </span>
             </li>

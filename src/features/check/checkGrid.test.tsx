@@ -41,7 +41,10 @@ beforeEach(() => {
   localStorage.clear();
   visited.length = 0;
   let id = 100;
-  keep.mockImplementation(async (reading) => ({ ok: true, value: { ...reading, id: id++ } }));
+  keep.mockImplementation(async (reading) => ({
+    ok: true,
+    value: { ...reading, id: id++, arrivedAt: reading.takenAt },
+  }));
 });
 
 describe('a figure', () => {
@@ -164,7 +167,10 @@ describe('when the program does not answer', () => {
     await waitFor(() => expect((cell(2, 'across R1') as HTMLInputElement).value).toBe('2.89'));
     keep.mockReset();
     let id = 500;
-    keep.mockImplementation(async (reading) => ({ ok: true, value: { ...reading, id: id++ } }));
+    keep.mockImplementation(async (reading) => ({
+      ok: true,
+      value: { ...reading, id: id++, arrivedAt: reading.takenAt },
+    }));
     await user.click(await screen.findByRole('button', { name: 'Send again' }));
     await waitFor(() => expect(outbox.all(4)).toEqual([]));
     expect(sent().map(({ typed }) => typed)).toEqual(['2.91', '2.89']);
@@ -177,7 +183,10 @@ describe('readings on their way', () => {
     keep.mockImplementation(async (reading) =>
       reading.typed === '2.91'
         ? { ok: false, message: 'This session has no such checkpoint any more.' }
-        : { ok: true, value: { ...reading, id: 300 + Number(reading.studentId) } },
+        : {
+            ok: true,
+            value: { ...reading, id: 300 + Number(reading.studentId), arrivedAt: reading.takenAt },
+          },
     );
     const { user, unmount } = open();
     await user.type(cell(1, 'across R1'), '2.91{Enter}');

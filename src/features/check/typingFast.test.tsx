@@ -34,12 +34,18 @@ const stored: Reading = {
   meter: 'class meter',
   takenBy: 'K',
   takenAt: '2026-12-01T17:00:00.000Z',
+  arrivedAt: '2026-12-01T17:00:00.000Z',
 };
 
 beforeEach(() => {
   localStorage.clear();
   let id = 100;
-  keep.mockReset().mockImplementation(async (reading) => ({ ok: true, value: { ...reading, id: id++ } }));
+  keep
+    .mockReset()
+    .mockImplementation(async (reading) => ({
+      ok: true,
+      value: { ...reading, id: id++, arrivedAt: reading.takenAt },
+    }));
   attend.mockReset().mockImplementation(async (_session, { studentId, state, withStudent }) => ({
     ok: true,
     value: state === 'here' ? [] : [{ studentId, state, withStudent }],

@@ -26,7 +26,8 @@ function Grid() {
         refused: {},
         refuse: () => undefined,
         settle: () => undefined,
-        send: (reading) => setAll((before) => [...before, { ...reading, id: before.length + 1 }]),
+        send: (reading) =>
+          setAll((before) => [...before, { ...reading, id: before.length + 1, arrivedAt: reading.takenAt }]),
         found: [],
         attendance: [],
         attend: () => undefined,

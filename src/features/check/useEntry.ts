@@ -70,7 +70,7 @@ export function useEntry({ sessionId, keeping, again, helper, judgedBy, nameOf, 
     onSaid('');
     keeping.send(reading);
   };
-  const resend = ({ id: _id, ...reading }: Reading, change: Partial<NewReading>) =>
+  const resend = ({ id: _id, arrivedAt: _arrived, ...reading }: Reading, change: Partial<NewReading>) =>
     keeping.send({ ...reading, ...now(), ...change });
   const takeBack = (student: Bench, point: string): Reading | undefined => {
     const newest = standing(student.id, point).at(-1);

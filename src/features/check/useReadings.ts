@@ -46,7 +46,7 @@ export function useReadings(
   const all = useMemo(() => {
     const waiting = outbox.waiting
       .filter(({ entryKey }) => !heard.has(entryKey))
-      .map((reading) => ({ ...reading, id: localId(reading.entryKey) }));
+      .map((reading) => ({ ...reading, id: localId(reading.entryKey), arrivedAt: '' }));
     return [...taken, ...waiting];
   }, [taken, heard, outbox.waiting]);
   return { all, live, outbox };

@@ -16,7 +16,8 @@ import Form from 'react-bootstrap/Form';
 import { formatEntered, formatQuantity } from '@/core';
 import { KIND_WORDS } from '@/messages/readingKinds';
 import type { LoggedStudent, LogRow } from '@/server/logbook';
-import { clockTime, dayName, dayOf } from '@/ui/dates';
+import { dayName, dayOf } from '@/ui/dates';
+import { timeWords } from '@/ui/timeWords';
 import { SortHead } from '@/ui/SortHead';
 import { StatusMark, STATUS_WORDS } from '@/ui/StatusMark';
 import { Scroll } from '@/ui/Scroll';
@@ -183,7 +184,7 @@ function addressOf({ lesson, group, day, session, student, off }: LogChoice, bef
 }
 
 function LogLine({ row }: { row: LogRow }) {
-  const taken = dayOf(new Date(row.takenAt));
+  const taken = dayOf(new Date(row.arrivedAt));
   const band =
     row.low === null || row.high === null || row.unit === null
       ? ''
@@ -229,7 +230,7 @@ function LogLine({ row }: { row: LogRow }) {
 function HowTaken({ row }: { row: LogRow }) {
   return (
     <>
-      {KIND_WORDS[row.kind]}, {clockTime(row.takenAt)}, {row.meter}
+      {KIND_WORDS[row.kind]}, {timeWords(row)}, {row.meter}
       {row.range !== null && row.unit !== null && ` on ${formatEntered(row.range, row.unit)}`}
       {row.takenBy && `, by ${row.takenBy}`}
       {row.superseded && row.kind !== 'taken-back' && ', later measured again, mended or taken back'}

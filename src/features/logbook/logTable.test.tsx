@@ -43,6 +43,7 @@ describe('the logbook', () => {
     uncertainty: 0.02,
     range: 20,
     takenAt: '2026-11-20T17:20:00.000Z',
+    arrivedAt: '2026-11-20T17:20:00.000Z',
     cause: '',
     ...more,
   });

@@ -65,9 +65,9 @@ export function BenchPhoto(props: Props) {
             value={photo?.id}
             onChange={(event) => setChosen(Number(event.target.value))}
           >
-            {photos.map(({ id, takenAt }) => (
+            {photos.map(({ id, arrivedAt }) => (
               <option key={id} value={id}>
-                {clockTime(takenAt)}
+                {clockTime(arrivedAt)}
               </option>
             ))}
           </Form.Select>

@@ -28,7 +28,7 @@ const CORNERS = [
   { x: 0.8, y: 0.9 },
   { x: 0.2, y: 0.9 },
 ] as const;
-const PHOTO = { id: 7, width: 800, height: 600, corners: CORNERS, takenAt: '2026-11-27T17:00:00.000Z' };
+const PHOTO = { id: 7, width: 800, height: 600, corners: CORNERS, arrivedAt: '2026-11-27T17:00:00.000Z' };
 const keep = jest.mocked(keepMarks);
 
 beforeEach(() => {

@@ -89,5 +89,5 @@ export function useMadeUpClass(
 }
 
 function numbered({ entryKey: _key, ...reading }: NewReading, { readings }: MadeUpClass): Reading {
-  return { ...reading, id: readings.length + 1 };
+  return { ...reading, id: readings.length + 1, arrivedAt: reading.takenAt };
 }

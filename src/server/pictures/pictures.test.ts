@@ -61,14 +61,18 @@ describe('pictures of benches', () => {
   let session = 0;
   let students: readonly Student[] = [];
   let key = 0;
-  const take = (student: number, takenAt = '2026-11-27T17:00:00.000Z', entryKey = `photo-${key++}`) =>
-    addPhoto({
-      ...cleanPicture(jpegWith({ width: 40, height: 30 })),
-      sessionId: session,
-      studentId: students[student]!.id,
-      takenAt,
-      entryKey,
-    });
+  /** As a phone sends them whose clock is decades off. */
+  const take = (student: number, arrivedAt = '2026-11-27T17:00:00.000Z', entryKey = `photo-${key++}`) =>
+    addPhoto(
+      {
+        ...cleanPicture(jpegWith({ width: 40, height: 30 })),
+        sessionId: session,
+        studentId: students[student]!.id,
+        takenAt: key % 2 ? '1970-01-01T00:00:00.000Z' : '9999-12-31T00:00:00.000Z',
+        entryKey,
+      },
+      arrivedAt,
+    );
 
   beforeAll(async () => {
     ({ session, students } = await givenClass('Wren', 'Fenn'));
@@ -86,7 +90,7 @@ describe('pictures of benches', () => {
     await keepCornersOf(session, id, corners);
     const beside = await besideOf(session, students[0]!.id);
     expect(beside.photos).toEqual([
-      { id, width: 40, height: 30, corners, takenAt: '2026-11-27T17:00:00.000Z' },
+      { id, width: 40, height: 30, corners, arrivedAt: '2026-11-27T17:00:00.000Z' },
     ]);
     expect(beside.parts).toEqual(expect.arrayContaining(['R1', 'D1', 'W1']));
     expect(beside.sheet!.plan.placements.map(({ part }) => part)).toContain('R1');
@@ -96,7 +100,13 @@ describe('pictures of benches', () => {
     expect(await photographed(session)).toEqual([students[0]!.id]);
     // Who asks what is held of them hears of it.
     expect((await heldOfStudent(students[0]!.id)).pictures).toEqual([
-      { day: '2026-11-27', takenAt: '2026-11-27T17:00:00.000Z', width: 40, height: 30 },
+      {
+        day: '2026-11-27',
+        takenAt: '9999-12-31T00:00:00.000Z',
+        arrivedAt: '2026-11-27T17:00:00.000Z',
+        width: 40,
+        height: 30,
+      },
     ]);
     await expect(besideOf(session, 999)).rejects.toThrow('not in this session');
   });

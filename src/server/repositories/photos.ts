@@ -11,7 +11,8 @@ export interface Photo {
   readonly height: number;
   /** Where the plan's corners lie in it, in shares of its width and height; nothing until somebody has said. */
   readonly corners: Corners | undefined;
-  readonly takenAt: string;
+  /** When it arrived here. */
+  readonly arrivedAt: string;
 }
 
 export interface NewPhoto extends CleanPicture {
@@ -26,14 +27,18 @@ interface Stored {
   width: number;
   height: number;
   corners: string | null;
-  taken_at: string;
+  arrived_at: string;
 }
 
 /** Of one bench so many are kept: a newer one takes the oldest's place. */
 const MOST_OF_BENCH = 6;
 
-/** Keeps a picture of a bench; sent twice, it is kept once. */
-export async function addPhoto(photo: NewPhoto): Promise<number> {
+/**
+ * Keeps a picture of a bench; sent twice, it is kept once.
+ *
+ * @param arrivedAt by the clock of this machine: how long it is kept is counted from then
+ */
+export async function addPhoto(photo: NewPhoto, arrivedAt = new Date().toISOString()): Promise<number> {
   return write(async (trx) => {
     const known = (await trx('photos').where({ entry_key: photo.entryKey }).first('id')) as
       { id: number } | undefined;
@@ -46,6 +51,7 @@ export async function addPhoto(photo: NewPhoto): Promise<number> {
       width: photo.width,
       height: photo.height,
       taken_at: photo.takenAt,
+      arrived_at: arrivedAt,
       entry_key: photo.entryKey,
     });
     const all = (await trx('photos').where(bench).orderBy('id', 'desc').select('id')) as { id: number }[];
@@ -66,13 +72,13 @@ export async function photosOf(sessionId: number, studentId: number): Promise<Ph
   )('photos')
     .where({ session_id: sessionId, student_id: studentId })
     .orderBy('id', 'desc')
-    .select('id', 'width', 'height', 'corners', 'taken_at')) as Stored[];
-  return rows.map(({ id, width, height, corners, taken_at }) => ({
+    .select('id', 'width', 'height', 'corners', 'arrived_at')) as Stored[];
+  return rows.map(({ id, width, height, corners, arrived_at }) => ({
     id,
     width,
     height,
     corners: corners === null ? undefined : (JSON.parse(corners) as Corners),
-    takenAt: taken_at,
+    arrivedAt: arrived_at,
   }));
 }
 
@@ -106,7 +112,7 @@ export async function removePhoto(sessionId: number, id: number): Promise<void> 
   await write((trx) => trx('photos').where({ id, session_id: sessionId }).delete());
 }
 
-/** Lets pictures go that were taken before a moment. */
+/** Lets pictures go that arrived before a moment. */
 export async function removePhotosBefore(at: string): Promise<number> {
-  return write((trx) => trx('photos').where('taken_at', '<', at).delete());
+  return write((trx) => trx('photos').where('arrived_at', '<', at).delete());
 }

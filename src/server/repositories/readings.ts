@@ -19,10 +19,13 @@ export interface Reading {
   readonly meter: string;
   /** Who read it: a helper's name or initials. */
   readonly takenBy: string;
+  /** By the clock of whoever sent it. */
   readonly takenAt: string;
+  /** By the clock of this machine; empty until it has arrived. */
+  readonly arrivedAt: string;
 }
 
-export interface NewReading extends Omit<Reading, 'id'> {
+export interface NewReading extends Omit<Reading, 'id' | 'arrivedAt'> {
   /** Made by the screen that sent it, so that sending it twice keeps it once. */
   readonly entryKey: string;
 }
@@ -44,6 +47,7 @@ interface Stored {
   meter: string;
   taken_by: string;
   taken_at: string;
+  arrived_at: string;
 }
 
 function fromRow(row: Stored): Reading {
@@ -60,6 +64,7 @@ function fromRow(row: Stored): Reading {
     studentId: row.student_id,
     takenBy: row.taken_by,
     takenAt: row.taken_at,
+    arrivedAt: row.arrived_at,
   };
 }
 
@@ -88,9 +93,13 @@ export const PREDICTED = 'predicted';
 /**
  * Keeps a reading; one with the same entry key is kept only once.
  *
+ * @param arrivedAt by the clock of this machine: of those who send, some are years off
  * @throws Refusal where student, checkpoint and session do not belong together
  */
-export async function addReading(reading: NewReading): Promise<Reading> {
+export async function addReading(
+  reading: NewReading,
+  arrivedAt = new Date().toISOString(),
+): Promise<Reading> {
   const kept = await write(async (trx) => {
     const known = (await trx('readings').where({ entry_key: reading.entryKey }).first()) as
       Stored | undefined;
@@ -106,12 +115,13 @@ export async function addReading(reading: NewReading): Promise<Reading> {
       meter: reading.meter,
       taken_by: reading.takenBy,
       taken_at: reading.takenAt,
+      arrived_at: arrivedAt,
       entry_key: reading.entryKey,
     });
     await recount(trx, reading);
     await toBeJudged(trx, reading.sessionId, reading.studentId);
     const { entryKey: _sent, ...added } = reading;
-    return { ...added, id: id! };
+    return { ...added, arrivedAt, id: id! };
   });
   tellSession(kept.sessionId);
   return kept;

@@ -1,3 +1,4 @@
+import { format } from 'date-fns';
 import { z } from 'zod';
 import { ownDatabase } from '../../../tests/support/database';
 import { requestWith } from '../../../tests/support/sheets';
@@ -84,6 +85,33 @@ describe('sessions and readings', () => {
     expect(all.map((r) => r.typed)).toEqual(['2.50', '2.90']);
     expect(all.filter(({ point }) => point === 'R1').at(-1)).toMatchObject({ value: 2.9, kind: 'retest' });
     expect((await readings()).length).toBeGreaterThanOrEqual(2);
+  });
+
+  it('stand under the time that they arrived, whatever the clock of the phone says', async () => {
+    const { id, studentId } = await setUp();
+    const before = Date.now();
+    for (const [n, takenAt] of ['1970-01-01T00:00:01.000Z', '9999-12-31T23:59:59.000Z'].entries())
+      await addReading({
+        sessionId: id,
+        studentId,
+        point: 'R1',
+        kind: n === 0 ? 'first' : 'retest',
+        value: 2.5,
+        step: 0.01,
+        typed: '2.50',
+        meter: 'class meter',
+        takenBy: '',
+        takenAt,
+        entryKey: `clock-${n}`,
+      });
+    const kept = await readings([id]);
+    expect(kept.map(({ takenAt }) => takenAt.slice(0, 4))).toEqual(['1970', '9999']);
+    for (const { arrivedAt } of kept) expect(Date.parse(arrivedAt)).toBeGreaterThanOrEqual(before);
+    const today = format(new Date(), 'yyyy-MM-dd');
+    const onDay = async (day: string) =>
+      (await logbook({ most: 100, day })).filter(({ sessionId }) => sessionId === id);
+    expect(await onDay(today)).toHaveLength(2);
+    expect(await onDay('1970-01-01')).toHaveLength(0);
   });
 
   it('from before benches were judged once are kept, and judged then', async () => {

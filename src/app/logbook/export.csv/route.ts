@@ -25,7 +25,8 @@ const HEAD = [
   'range',
   'uncertainty',
   'taken by',
-  'taken at',
+  'arrived at',
+  'taken at by its own clock',
 ];
 
 export const dynamic = 'force-dynamic';
@@ -64,6 +65,7 @@ function cells(row: LogRow) {
     row.range,
     row.uncertainty === null ? null : Number(row.uncertainty.toPrecision(2)),
     row.takenBy,
+    row.arrivedAt,
     row.takenAt,
   ];
 }

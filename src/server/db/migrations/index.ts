@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { arrived } from './009_arrived';
 import { benches } from './006_benches';
 import { card } from './008_card';
 import { classes } from './005_class';
@@ -15,7 +16,17 @@ interface Migration {
 }
 
 /** In the order in which they run. A new one is a file and a line here; an old one is never changed. */
-const MIGRATIONS: readonly Migration[] = [start, teaching, renewal, house, classes, benches, presence, card];
+const MIGRATIONS: readonly Migration[] = [
+  start,
+  teaching,
+  renewal,
+  house,
+  classes,
+  benches,
+  presence,
+  card,
+  arrived,
+];
 
 export const migrationSource: Knex.MigrationSource<Migration> = {
   getMigrations: async () => [...MIGRATIONS],
