@@ -1,4 +1,4 @@
-import { nicknameKey } from '@/core';
+import { JUDGING_RULE, nicknameKey } from '@/core';
 import { LESSONS } from '@/demo/lessons';
 import { STOCK } from '@/demo/course';
 import { write } from '@/server/db/connection';
@@ -7,7 +7,7 @@ import { addGroup } from '@/server/repositories/groups';
 import { addLesson } from '@/server/repositories/lessons';
 import { pointRows } from '@/server/repositories/points';
 import { addStock } from '@/server/repositories/stock';
-import { inThread } from '@/server/work/pool';
+import { judgeBy } from '@/server/judging/judgeBy';
 
 /** How large a generated house is. */
 export interface HouseSize {
@@ -71,11 +71,18 @@ async function kindOf(lessonId: number, groupId: number) {
     value: typical,
     step: typical / 200,
   }));
-  const { judged, verdicts } = await inThread('judge', {
-    expectation,
-    bench: { noted: bench, looks: [] },
-    readings: bench,
-  });
+  const noted = {
+    sessionId: 0,
+    studentId: 0,
+    kind: 'first',
+    meter: '',
+    takenBy: '',
+    takenAt: '',
+    arrivedAt: '',
+  } as const;
+  const readings = bench.map((one, id) => ({ ...one, ...noted, id, typed: String(one.value) }));
+  const [judgement] = await judgeBy(JSON.stringify(expectation), [{ readings, mended: 0 }]);
+  const { judged, verdicts } = judgement!;
   return {
     lessonId,
     expectation,
@@ -128,7 +135,7 @@ async function sessions(
     benches.map(({ id, kind, student }) => ({
       session_id: id,
       student_id: student,
-      rule: 1,
+      rule: JUDGING_RULE,
       state: kind.judged.state,
       judged: JSON.stringify(kind.judged),
     })),
@@ -139,7 +146,7 @@ async function sessions(
       Array.from({ length: size.points }, (_, i) => {
         const at = i % kind.bench.length;
         const { point, value, step } = kind.bench[at]!;
-        const verdict = kind.verdicts[at];
+        const { verdict } = kind.verdicts[at]!;
         return {
           session_id: id,
           student_id: student,

@@ -1,11 +1,10 @@
-import { countingReadings, GLANCE, standingReadings, type VerdictName } from '@/core';
+import { countingReadings, GLANCE, PREDICTED, standingReadings, type VerdictName } from '@/core';
 import { lookWords, nextWords } from '@/messages/causes';
 import { isAlarm } from '@/messages/seen';
-import { readAt } from './judging';
+import { judgedNow } from './judging';
 import { mendedIn } from './repositories/foundFaults';
-import { PREDICTED, readings, type Reading } from './repositories/readings';
+import { readingsAt, type Reading } from './repositories/readings';
 import { expectationAt, sessionHints, type Hints } from './repositories/sessions';
-import { inThread } from './work/pool';
 
 /** What a student is told of one reading: it is right, it should be read again, or the educator should be asked. */
 export type Advice = 'right' | 'again' | 'ask';
@@ -26,23 +25,20 @@ export interface BenchAdvice {
 const TRIES = 2;
 
 export async function benchAdvice(sessionId: number, studentId: number): Promise<BenchAdvice> {
-  const [expectation, all, hints, mended] = await Promise.all([
+  const [stands, { dictionary }, all, hints, mended] = await Promise.all([
+    judgedNow(sessionId, studentId),
     expectationAt(sessionId, studentId),
-    readings([sessionId]),
+    readingsAt(sessionId, [studentId]),
     sessionHints(sessionId),
     mendedIn(sessionId),
   ]);
-  const ever = all.filter((r) => r.studentId === studentId && r.point !== PREDICTED);
+  const ever = all.filter((r) => r.point !== PREDICTED);
   const own = countingReadings(ever, mended.get(studentId) ?? 0);
-  const bench = readAt(studentId, own, expectation);
-  const { judged, verdicts } = await inThread('judge', { expectation, bench, readings: bench.noted });
-  const { points } = expectation.dictionary;
-  const advices = bench.noted.map(
-    ({ point }, i) =>
-      [
-        point,
-        judged.state === 'right' ? 'right' : adviceOf(verdicts[i]?.verdict, triesAt(own, point)),
-      ] as const,
+  const judged = stands?.judged ?? { verdicts: {}, state: 'none' as const };
+  const { points } = dictionary;
+  const advices = Object.entries(judged.verdicts).map(
+    ([point, { verdict }]) =>
+      [point, judged.state === 'right' ? 'right' : adviceOf(verdict, triesAt(own, point))] as const,
   );
   // What was read before the bench was mended is to be read again.
   const past = standingReadings(ever)

@@ -50,9 +50,7 @@ beforeAll(async () => {
 });
 
 const states = async () => {
-  await (
-    await judgeSession(id)
-  ).kept;
+  await judgeSession(id);
   return (await checkBook(id)).judged.map(({ state }) => state);
 };
 const keep = (student: number, context: BenchContext, version: number) =>

@@ -4,6 +4,8 @@ import { sessionExpectation } from '@/core';
 import { benchAdvice } from './advice';
 import { logbook } from './logbook';
 import { checkBook } from './checkBook';
+import { judgedNow, judgeSession } from './judging';
+import { follow, Follower } from './liveFeed';
 import { liveReadings } from './liveReadings';
 import { sessionReport } from './report';
 import { ownBench } from './ownBench';
@@ -88,7 +90,7 @@ describe('who follows a session', () => {
 });
 
 /** What a page that follows the session is told of one kind, one after another. */
-function follow(event: 'found' | 'judged-by') {
+function followed(event: 'found' | 'judged-by') {
   const stopper = new AbortController();
   const stream = liveReadings(session, 1e6, stopper.signal, async () => true).getReader();
   const told = async (): Promise<string> => {
@@ -104,7 +106,7 @@ function follow(event: 'found' | 'judged-by') {
 }
 
 it('what was found is told to those who follow, and that it was taken back', async () => {
-  const { told, stop } = follow('found');
+  const { told, stop } = followed('found');
   expect(await told()).toBe('[]');
   const { id } = await addFound({
     sessionId: session,
@@ -127,7 +129,7 @@ it('what was found is told to those who follow, and that it was taken back', asy
 });
 
 it('what benches are judged by is told whenever it is another', async () => {
-  const { told, stop } = follow('judged-by');
+  const { told, stop } = followed('judged-by');
   const [lessonVersion] = (await told()).split(' ');
   const different = {
     studentId: students[0]!.id,
@@ -212,7 +214,7 @@ describe('what was found', () => {
   });
 
   it('leaves what was read before it behind, once something is read of the mended build', async () => {
-    const stands = async () => (await checkBook(session)).judged[1]!;
+    const stands = async () => (await judgedNow(session, students[1]!.id))!.judged;
     expect(await stands()).toMatchObject({ state: 'off' });
     expect(Object.keys((await stands()).verdicts)).toEqual(expect.arrayContaining(['R1', 'pack']));
     await addReading(reading(1, 'R1', 2.92, { kind: 'retest' }));
@@ -243,14 +245,49 @@ describe('what was found', () => {
   });
 });
 
-it('a session that is opened while somebody enters figures has a verdict on every figure that it shows', async () => {
+it('a session that is opened while somebody enters figures has a verdict on each that it shows, or names its bench', async () => {
   for (let i = 0; i < 12; i++) {
     const entered = addReading(reading(0, i % 2 ? 'D1' : 'R1', 1.8 + i / 100, { kind: 'retest' }));
     const [book] = await Promise.all([checkBook(session), entered]);
     const shown = new Set(
       book.readings.flatMap(({ studentId, point }) => (studentId === students[0]!.id ? [point] : [])),
     );
-    const judged = book.judged[book.students.findIndex(({ id }) => id === students[0]!.id)]!;
-    expect(Object.keys(judged.verdicts)).toEqual(expect.arrayContaining([...shown]));
+    const own = students[0]!.id;
+    const judged = book.judged[book.students.findIndex(({ id }) => id === own)]!;
+    if (!book.waiting.includes(own))
+      expect(Object.keys(judged.verdicts)).toEqual(expect.arrayContaining([...shown]));
   }
+  await judgeSession(session);
+  const { waiting, judged } = await checkBook(session);
+  expect(waiting).toEqual([]);
+  expect(Object.keys(judged[0]!.verdicts).sort()).toEqual(['D1', 'R1', 'pack']);
+});
+
+it('those who come late, go, or name a reading that never was keep nothing from the others', async () => {
+  const heard: Record<string, number[]> = {};
+  const listen = (name: string, after: number) => {
+    const own: number[] = (heard[name] = []);
+    return follow(
+      session,
+      new Follower(after, (text) => {
+        const id = /^id: (\d+)/u.exec(text)?.[1];
+        if (id) own.push(Number(id));
+      }),
+    );
+  };
+  const settled = () => new Promise((next) => setTimeout(next, 150));
+  const known = (await readings([session])).map(({ id }) => id);
+  const leaves = [listen('odd', 1e6), listen('first', known.at(-1)!)];
+  await settled();
+  const one = await addReading(reading(0, 'pack', 4.71, { kind: 'retest' }));
+  const two = await addReading(reading(0, 'pack', 4.72, { kind: 'retest' }));
+  leaves.push(listen('late', known.at(-1)!));
+  await settled();
+  const gone = listen('gone', 0);
+  gone();
+  const three = await addReading(reading(0, 'pack', 4.73, { kind: 'retest' }));
+  await settled();
+  const all = [one.id, two.id, three.id];
+  expect(heard).toEqual({ odd: [], first: all, late: all, gone: [] });
+  for (const leave of leaves) leave();
 });

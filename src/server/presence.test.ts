@@ -35,8 +35,9 @@ const need = (spec: KitLine['spec'], many: number) => ({
 });
 const KIT = [need({ kind: 'led', lamp: 'red' } as KitLine['spec'], 4), need({ kind: 'clip-lead' }, 3)];
 
-const read = (student: number, value: number, more: Partial<NewReading> = {}) =>
-  addReading({
+const read = (student: number, value: number, more: Partial<NewReading> = {}) => {
+  const takenAt = `${DAY}T17:00:00.000Z`;
+  const reading: NewReading = {
     sessionId: session,
     studentId: students[student]!.id,
     point: 'R1',
@@ -46,14 +47,14 @@ const read = (student: number, value: number, more: Partial<NewReading> = {}) =>
     typed: String(value),
     meter: 'class meter',
     takenBy: 'K',
-    takenAt: `${DAY}T17:00:00.000Z`,
+    takenAt,
     entryKey: `5f0c1a52-7d8e-4a55-9d0b-0a3d8f6f${String(3000 + key++)}`,
     ...more,
-  });
+  };
+  return addReading(reading, reading.takenAt);
+};
 const due = async () => {
-  await (
-    await judgeSession(session)
-  ).kept;
+  await judgeSession(session);
   return (await todayFor(DAY)).retests.flatMap(({ benches }) => benches.map(({ bench }) => bench));
 };
 

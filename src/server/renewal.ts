@@ -1,10 +1,9 @@
 import type { Band, JudgedBench, SessionExpectation, Sheet } from '@/core';
 import { pointName } from '@/messages/points';
 import { checkBook } from './checkBook';
-import { readAt } from './judging';
+import { judgeBy } from './judging/judgeBy';
 import { workOutFor, type Watched } from './givenLesson';
 import { mendedIn } from './repositories/foundFaults';
-import { inThread } from './work/pool';
 import { expectationsAsFound } from './benchContext';
 import { contextsOf, expectationsOf } from './repositories/benchContexts';
 import { underEarlierIds } from './repositories/keptExpectation';
@@ -63,20 +62,18 @@ export async function renewalChanges(
   if (!renewed.ok) return renewed;
   const { expectation: next, asFound } = renewed.value;
   const [own, mended] = await Promise.all([expectationsOf(sessionId), mendedIn(sessionId)]);
+  const stateBy = async (id: number, expectation: SessionExpectation) => {
+    const there = readings.filter(({ studentId }) => studentId === id);
+    const [judgement] = await judgeBy(JSON.stringify(expectation), [
+      { readings: there, mended: mended.get(id) ?? 0 },
+    ]);
+    return judgement!.judged.state;
+  };
   const stands = await Promise.all(
-    students.map(async ({ id }) => {
-      const task = (expectation: SessionExpectation) =>
-        inThread('judge', {
-          expectation,
-          bench: readAt(id, readings, expectation, mended.get(id)),
-          readings: [],
-        });
-      const [before, after] = await Promise.all([
-        task(own.get(id) ?? held.expectation),
-        task(asFound.get(id) ?? next),
-      ]);
-      return { before: before.judged.state, after: after.judged.state };
-    }),
+    students.map(async ({ id }) => ({
+      before: await stateBy(id, own.get(id) ?? held.expectation),
+      after: await stateBy(id, asFound.get(id) ?? next),
+    })),
   );
   const benches = students.flatMap(({ bench, nickname }, i) => {
     const { before, after } = stands[i]!;

@@ -2,6 +2,7 @@ import {
   GLANCE,
   lampsIn,
   countingReadings,
+  PREDICTED,
   standingReadings,
   type Diagnosis,
   type Expected,
@@ -11,9 +12,10 @@ import {
 import { likeliestWords } from '@/messages/causes';
 import { checkBook } from './checkBook';
 import { database } from './db/connection';
+import { judgeSession } from './judging';
 import { attendanceOf, type Attendance } from './repositories/attendance';
 import { foundIn } from './repositories/foundFaults';
-import { PREDICTED, type Reading } from './repositories/readings';
+import type { Reading } from './repositories/readings';
 import type { Student } from './repositories/groups';
 import type { Session } from './repositories/sessions';
 
@@ -62,6 +64,8 @@ export interface Report {
 
 /** What came of a session: what was measured, how it was judged, what was found, and how long it took. */
 export async function sessionReport(id: number): Promise<Report> {
+  // A report says how benches stand, and not how they stood: it waits for those that are being judged.
+  await judgeSession(id);
   const [{ session, students, readings, judged }, found, attendance] = await Promise.all([
     checkBook(id),
     foundIn(id),

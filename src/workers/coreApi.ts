@@ -10,7 +10,6 @@ import {
   dryRuns,
   faultContext,
   fromWav,
-  judgeBench,
   listen,
   loudnessOf,
   mixed,
@@ -28,7 +27,6 @@ import {
   trimRange,
   whatIf,
   type BandOptions,
-  type BenchRead,
   type Beneath,
   type Day,
   type Heard,
@@ -36,13 +34,12 @@ import {
   type Response,
   type TestSound,
   type Circuit,
-  type JudgedBench,
   type Outcome,
-  type SessionExpectation,
   type Sheet,
   type SheetRequest,
   type Slice,
 } from '@/core';
+import { judges } from './judges';
 
 /** How loud a sound is heard, of what it is. */
 const HEARD_AT = 0.3;
@@ -56,9 +53,7 @@ export const coreApi = {
   },
   asItStands,
   counted,
-  judge(session: SessionExpectation, benches: readonly BenchRead[]): JudgedBench[] {
-    return benches.map(({ noted, looks }) => judgeBench(session, noted, looks));
-  },
+  ...judges,
   slice(circuit: Circuit, seed: number, from: number, to: number, all: number) {
     return drawSlice(circuit, seed, from, to, all);
   },

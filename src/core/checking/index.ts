@@ -40,6 +40,6 @@ export { JUDGING_RULE, type SessionExpectation } from './session';
 export { sharedCauses, type SharedCause } from './shared';
 export { sightOf } from './sight';
 export { drawnCircuit, simulatedBench, type Chance, type Shown, type SimulatedBench } from './simulated';
-export { countingReadings, READING_KINDS, standingReadings, type ReadingKind } from './standing';
+export { countingReadings, PREDICTED, READING_KINDS, standingReadings, type ReadingKind } from './standing';
 export { expandedUncertainty, glanceVerdict, judge, type Verdict, type VerdictName } from './verdict';
 export type { Candidates } from './weigh';

@@ -2,6 +2,9 @@
 export const READING_KINDS = ['first', 'correction', 'retest', 'taken-back'] as const;
 export type ReadingKind = (typeof READING_KINDS)[number];
 
+/** The checkpoint under which a student's own guess is kept; it is shown, never judged. */
+export const PREDICTED = 'predicted';
+
 interface Kept {
   readonly point: string;
   readonly typed: string;

@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { GLANCE } from '@/core';
+import { GLANCE, PREDICTED } from '@/core';
 import { cooledLook, isAlarm } from '@/messages/seen';
 import { StepBoard } from '@/features/sheet/steps/StepBoard';
 import { useKept } from '@/features/hooks/useKept';
@@ -15,7 +15,7 @@ import { Guess } from './Guess';
 import { Measure } from './Measure';
 import { PowerOff } from './PowerOff';
 import { Stop } from './Stop';
-import { GUESS, useOwnReadings } from './useOwnReadings';
+import { useOwnReadings } from './useOwnReadings';
 
 /** A student's bench on a phone: the card step by step, then what is measured and seen there. */
 export function BenchWork({ own }: { own: OwnBench }) {
@@ -39,7 +39,7 @@ export function BenchWork({ own }: { own: OwnBench }) {
     if (own.readings.length > 0) queueMicrotask(() => void ask());
   }, [ask, own.readings.length]);
   const [skipped, skip] = useKept(`mivvet.guess.${sessionId}.${studentId}`, '');
-  const guessed = readings.at(GUESS).length > 0 || skipped !== '';
+  const guessed = readings.at(PREDICTED).length > 0 || skipped !== '';
   /** The first step with power: a prediction comes before it. */
   const firstPower = steps.findIndex(({ stop }) => stop !== undefined);
   const looks = readings.at(GLANCE);

@@ -1,7 +1,7 @@
 import Button from 'react-bootstrap/Button';
-import { formatQuantity, noteReading } from '@/core';
+import { formatQuantity, noteReading, PREDICTED } from '@/core';
 import { Entry } from './Entry';
-import { GUESS, type OwnReadings } from './useOwnReadings';
+import type { OwnReadings } from './useOwnReadings';
 
 interface Props {
   readonly readings: OwnReadings;
@@ -17,7 +17,7 @@ export function Guess({ readings, onSkip }: Props) {
       how="In milliamperes. Nobody marks it; you will see how near you were."
       measured="amps"
       button="This is my guess"
-      onEnter={(typed) => readings.enter(GUESS, typed)}
+      onEnter={(typed) => readings.enter(PREDICTED, typed)}
     >
       <Button variant="quiet" onClick={onSkip}>
         No idea yet
@@ -28,7 +28,7 @@ export function Guess({ readings, onSkip }: Props) {
 
 /** What was predicted, and beside it what was read since. */
 export function GuessBeside({ readings, currents }: { readings: OwnReadings; currents: readonly string[] }) {
-  const guess = readings.at(GUESS).at(-1);
+  const guess = readings.at(PREDICTED).at(-1);
   if (guess === undefined) return null;
   const read = currents.map((point) => readings.at(point).at(-1)).find((typed) => typed !== undefined);
   return (

@@ -2,9 +2,9 @@
 import { waitFor } from '@testing-library/react';
 import { useState } from 'react';
 import { said, screen, show, within } from '../../../tests/support/screen';
-import { GLANCE } from '@/core';
+import { GLANCE, PREDICTED } from '@/core';
 import { Measure } from './Measure';
-import { GUESS, useOwnReadings } from './useOwnReadings';
+import { useOwnReadings } from './useOwnReadings';
 import type { OwnBench } from '@/server/ownBench';
 import type { BenchAdvice } from '@/server/advice';
 import { faultFound, keepReading } from '../check/actions';
@@ -53,7 +53,7 @@ function Screen({ advice }: { readonly advice?: BenchAdvice }) {
       own={OWN}
       readings={readings}
       advice={advice}
-      guessed={left || readings.at(GUESS).length > 0}
+      guessed={left || readings.at(PREDICTED).length > 0}
       onSkipGuess={() => leave(true)}
       onFound={found}
     />
@@ -64,12 +64,10 @@ beforeEach(() => {
   localStorage.clear();
   kept.mockReset();
   let id = 1;
-  keep
-    .mockReset()
-    .mockImplementation(async (reading) => ({
-      ok: true,
-      value: { ...reading, id: id++, arrivedAt: reading.takenAt },
-    }));
+  keep.mockReset().mockImplementation(async (reading) => ({
+    ok: true,
+    value: { ...reading, id: id++, arrivedAt: reading.takenAt },
+  }));
 });
 const sent = () => keep.mock.calls.map(([reading]) => [reading.point, reading.typed, reading.kind]);
 
@@ -90,7 +88,7 @@ describe('measuring at one’s own bench', () => {
       await user.type(screen.getByLabelText('Across R1'), `${typed}{Enter}`);
     await waitFor(() =>
       expect(sent()).toEqual([
-        [GUESS, '12', 'first'],
+        [PREDICTED, '12', 'first'],
         [GLANCE, 'ok', 'first'],
         ['R1', '2.9', 'first'],
         ['R1', '2.91', 'retest'],

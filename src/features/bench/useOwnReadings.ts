@@ -8,9 +8,6 @@ import type { OwnBench } from '@/server/ownBench';
 import type { Reading } from '@/server/repositories/readings';
 import { newKey } from '@/ui/newKey';
 
-/** The checkpoint under which a guess is kept, as the server names it. */
-export const GUESS = 'predicted';
-
 export interface OwnReadings {
   /** What was entered at a checkpoint, newest last. */
   at(point: string): readonly string[];

@@ -30,6 +30,8 @@ export interface CheckGridProps {
   readonly students: readonly Bench[];
   /** How each student's bench stood when the page was made, in their order. */
   readonly judged: readonly JudgedBench[];
+  /** Students at whose benches something had changed since they were judged. */
+  readonly waiting?: readonly number[];
   readonly predicted: string;
   readonly keeping: Keeping;
   /** An instrument whose readings drop into the cells. */
@@ -93,7 +95,7 @@ export function CheckGrid(props: CheckGridProps) {
     [students, all, predicted, mended, lamps, parts, expectations, asFound, expectation],
   );
   const first = new Map(students.map(({ id }, i) => [id, props.judged[i]!] as const));
-  const { judged, problem } = useJudged(expectations, benches, first);
+  const { judged, problem } = useJudged(expectations, benches, first, props.waiting);
   const nameOf = (id: string) => {
     if (id === GLANCE) return 'lamps';
     const band = points.find((p) => p.id === id);

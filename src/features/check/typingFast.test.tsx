@@ -40,12 +40,10 @@ const stored: Reading = {
 beforeEach(() => {
   localStorage.clear();
   let id = 100;
-  keep
-    .mockReset()
-    .mockImplementation(async (reading) => ({
-      ok: true,
-      value: { ...reading, id: id++, arrivedAt: reading.takenAt },
-    }));
+  keep.mockReset().mockImplementation(async (reading) => ({
+    ok: true,
+    value: { ...reading, id: id++, arrivedAt: reading.takenAt },
+  }));
   attend.mockReset().mockImplementation(async (_session, { studentId, state, withStudent }) => ({
     ok: true,
     value: state === 'here' ? [] : [{ studentId, state, withStudent }],

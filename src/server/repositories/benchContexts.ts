@@ -37,12 +37,21 @@ export async function contextsOf(sessionId: number): Promise<HeldContext[]> {
 
 /** What benches of a session are judged by besides the session's own figures, by student. */
 export async function expectationsOf(sessionId: number): Promise<Map<number, SessionExpectation>> {
-  const rows = (await (
-    await database()
-  )('bench_expectations')
+  const texts = await ownExpectationTexts(sessionId);
+  return new Map([...texts].map(([studentId, text]) => [studentId, expectationFrom(text)]));
+}
+
+/** The same as they are kept, of all benches or of some. */
+export async function ownExpectationTexts(
+  sessionId: number,
+  studentIds?: readonly number[],
+): Promise<Map<number, string>> {
+  const rows = (await database())('bench_expectations')
     .where({ session_id: sessionId, lesson_version: await judgedVersion(sessionId) })
-    .select('student_id', 'expectation')) as { student_id: number; expectation: string }[];
-  return new Map(rows.map(({ student_id, expectation }) => [student_id, expectationFrom(expectation)]));
+    .select('student_id', 'expectation');
+  if (studentIds) void rows.whereIn('student_id', [...studentIds]);
+  const found = (await rows) as { student_id: number; expectation: string }[];
+  return new Map(found.map(({ student_id, expectation }) => [student_id, expectation]));
 }
 
 /** The version of its lesson that a session is judged by; 0 where there is no such session. */

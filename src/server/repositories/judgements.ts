@@ -1,95 +1,130 @@
 import type { Knex } from 'knex';
 import { JUDGING_RULE, type JudgedBench, type Verdict } from '@/core';
 import { database, write } from '../db/connection';
+import type { Judgement } from '../judging/bench';
 
 /** How a bench stands in a session by its readings, as it was judged last. */
-export interface BenchJudgement {
+export interface BenchJudgement extends Omit<Judgement, 'verdicts'> {
   readonly sessionId: number;
   readonly studentId: number;
-  readonly judged: JudgedBench;
-  /** The likeliest cause in words, and what would settle it; empty where there is nothing to say. */
-  readonly cause: string;
-  readonly next: string;
+  /** Something changed there since: it is to be judged anew. */
+  readonly waits: boolean;
 }
 
-export interface Bench {
-  readonly sessionId: number;
+/** A bench that is to be judged, with a mark that is another whenever something changes there. */
+export interface WaitingBench {
   readonly studentId: number;
+  readonly mark: number;
 }
+
+export interface KeptJudgement extends WaitingBench, Judgement {}
 
 interface Stored {
   session_id: number;
   student_id: number;
+  /** By which rule it was judged; what was judged by another, or is below one, waits. */
+  rule: number;
   cause: string;
   next: string;
   judged: string;
 }
 
+/** A mark that no change before had, but for one chance in a thousand million. */
+const MARKED_ANEW = '-1 - abs(random() % 1000000000)';
+
 /** Notes within a write that a bench is to be judged anew; how it stood is shown until then. */
 export async function toBeJudged(trx: Knex.Transaction, sessionId: number, studentId: number): Promise<void> {
   await trx('judgements')
-    .insert({ session_id: sessionId, student_id: studentId, rule: 0 })
+    .insert({ session_id: sessionId, student_id: studentId, rule: trx.raw(MARKED_ANEW) })
     .onConflict(['session_id', 'student_id'])
     .merge(['rule']);
 }
 
+/** The same of all benches of a session. */
+export async function allToBeJudged(trx: Knex.Transaction, sessionId: number): Promise<void> {
+  await trx('judgements')
+    .where({ session_id: sessionId })
+    .update({ rule: trx.raw(MARKED_ANEW) });
+}
+
 export async function judgementsOf(sessionId: number): Promise<BenchJudgement[]> {
-  const rows = (await (await database())('judgements').where({ session_id: sessionId })) as Stored[];
-  return rows.map(({ session_id, student_id, cause, next, judged }) => ({
+  const rows = (await database())('judgements').where({ session_id: sessionId });
+  return ((await rows) as Stored[]).map(fromRow);
+}
+
+/** How one bench stands; undefined where nothing was ever read there. */
+export async function judgementAt(sessionId: number, studentId: number): Promise<BenchJudgement | undefined> {
+  const bench = { session_id: sessionId, student_id: studentId };
+  const row = (await (await database())('judgements').where(bench).first()) as Stored | undefined;
+  return row && fromRow(row);
+}
+
+function fromRow({ session_id, student_id, rule, cause, next, judged }: Stored): BenchJudgement {
+  return {
     sessionId: session_id,
     studentId: student_id,
     cause,
     next,
     judged: JSON.parse(judged) as JudgedBench,
-  }));
+    waits: rule !== JUDGING_RULE,
+  };
 }
 
-/** Benches that wait to be judged, of one session or of all, the newest sessions first. */
-export async function benchesWaiting(sessionId?: number, most = 200): Promise<Bench[]> {
+/** Benches of a session that wait to be judged. */
+export async function benchesWaiting(sessionId: number): Promise<WaitingBench[]> {
+  const rows = (await database())('judgements')
+    .where({ session_id: sessionId })
+    .whereNot({ rule: JUDGING_RULE })
+    .orderBy('student_id')
+    .select('student_id', 'rule');
+  return ((await rows) as Stored[]).map(({ student_id, rule }) => ({ studentId: student_id, mark: rule }));
+}
+
+/** Sessions with benches that wait to be judged, the newest first. */
+export async function sessionsWaiting(): Promise<number[]> {
   const rows = (await database())('judgements')
     .whereNot({ rule: JUDGING_RULE })
     .orderBy('session_id', 'desc')
-    .limit(most);
-  if (sessionId !== undefined) void rows.where({ session_id: sessionId });
-  return ((await rows.select('session_id', 'student_id')) as Stored[]).map(({ session_id, student_id }) => ({
-    sessionId: session_id,
-    studentId: student_id,
-  }));
-}
-
-/** The verdict on one reading, by its number. */
-export interface ReadingVerdict {
-  readonly id: number;
-  readonly verdict: Verdict | undefined;
+    .distinct('session_id');
+  return ((await rows) as Stored[]).map(({ session_id }) => session_id);
 }
 
 /**
- * Keeps how a bench stands, unless a newer reading has come in since.
+ * Keeps how benches stand, but for those at which something changed since they were looked up.
  *
- * @param newest the newest reading that was judged
+ * @returns how many were kept
  */
-export async function keepJudgement(
-  { sessionId, studentId, judged, cause, next }: BenchJudgement,
-  newest: number,
-  verdicts: readonly ReadingVerdict[],
-): Promise<void> {
-  const bench = { session_id: sessionId, student_id: studentId };
-  await write(async (trx) => {
-    const row = (await trx('readings').where(bench).max({ id: 'id' }).first()) as { id: number | null };
-    if ((row.id ?? 0) !== newest) return;
-    await trx('judgements')
-      .where(bench)
-      .update({ rule: JUDGING_RULE, state: judged.state, cause, next, judged: JSON.stringify(judged) });
-    for (const { id, verdict } of verdicts) {
-      await trx('readings')
-        .where({ id })
-        .update({
-          verdict: verdict?.verdict ?? 'none',
-          uncertainty: verdict?.uncertainty ?? null,
-          meter_range: verdict?.range ?? null,
-        });
+export async function keepJudgements(sessionId: number, all: readonly KeptJudgement[]): Promise<number> {
+  return write(async (trx) => {
+    let kept = 0;
+    for (const { studentId, mark, judged, cause, next, verdicts } of all) {
+      const { state } = judged;
+      const taken = await trx('judgements')
+        .where({ session_id: sessionId, student_id: studentId, rule: mark })
+        .update({ rule: JUDGING_RULE, state, cause, next, judged: JSON.stringify(judged) });
+      if (taken === 0) continue;
+      kept++;
+      for (const { id, verdict } of verdicts) await keepVerdict(trx, id, verdict);
     }
+    return kept;
   });
+}
+
+async function keepVerdict(trx: Knex.Transaction, id: number, found: Verdict | undefined): Promise<void> {
+  const [verdict, uncertainty, meter_range] = [
+    found?.verdict ?? 'none',
+    found?.uncertainty ?? null,
+    found?.range ?? null,
+  ];
+  // Of a bench with many readings one is new: the others stand.
+  await trx('readings')
+    .where({ id })
+    .whereRaw('(verdict IS NOT ? OR uncertainty IS NOT ? OR meter_range IS NOT ?)', [
+      verdict,
+      uncertainty,
+      meter_range,
+    ])
+    .update({ verdict, uncertainty, meter_range });
 }
 
 /** A bench that wants a retest. */

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import { countingReadings, GLANCE, standingReadings, type ReadingKind } from '@/core';
+import { countingReadings, GLANCE, PREDICTED, standingReadings, type ReadingKind } from '@/core';
 import { database, write } from '../db/connection';
 import { Refusal } from '../failures';
 import { tellSession } from '../live';
@@ -75,6 +75,15 @@ export async function readings(sessionIds?: readonly number[]): Promise<Reading[
   return ((await rows) as Stored[]).map(fromRow);
 }
 
+/** All readings at some benches of a session, oldest first. */
+export async function readingsAt(sessionId: number, studentIds: readonly number[]): Promise<Reading[]> {
+  const rows = (await database())('readings')
+    .where({ session_id: sessionId })
+    .whereIn('student_id', [...studentIds])
+    .orderBy('id');
+  return ((await rows) as Stored[]).map(fromRow);
+}
+
 /** Readings of a session that came after one, oldest first: for who follows it as it grows. */
 export async function readingsAfter(sessionId: number, last: number): Promise<LiveReading[]> {
   const rows = (await database())('readings')
@@ -86,9 +95,6 @@ export async function readingsAfter(sessionId: number, last: number): Promise<Li
     entryKey: row.entry_key,
   }));
 }
-
-/** The checkpoint under which a student's own guess is kept; it is shown, never judged. */
-export const PREDICTED = 'predicted';
 
 /**
  * Keeps a reading; one with the same entry key is kept only once.

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import type { KitLine, SessionExpectation, Sheet } from '@/core';
 import { expectationsOf, keepExpectations } from './benchContexts';
+import { allToBeJudged } from './judgements';
 import { expectationFrom } from './keptExpectation';
 import { database, write } from '../db/connection';
 import { Missing, Refusal } from '../failures';
@@ -171,9 +172,14 @@ export async function expectationAt(sessionId: number, studentId: number): Promi
 
 /** What a session is judged by, alone. */
 export async function expectationOf(id: number): Promise<SessionExpectation> {
+  return expectationFrom(await expectationText(id));
+}
+
+/** The same as it is kept. */
+export async function expectationText(id: number): Promise<string> {
   const row = (await (await database())('sessions').where({ id }).first('expectation')) as Stored | undefined;
   if (!row) throw new Missing('This session is not there any more.');
-  return expectationFrom(row.expectation);
+  return row.expectation;
 }
 
 /** The sheet whose card the class was given; undefined where it was given before cards were kept. */
@@ -268,7 +274,7 @@ export async function unrefreshSession(id: number): Promise<void> {
 /** Other figures judge a session from now on: what was judged by the earlier ones is to be judged once more. */
 async function judgedAnew(trx: Knex.Transaction, id: number, expectation: SessionExpectation): Promise<void> {
   await keepPoints(trx, id, expectation);
-  await trx('judgements').where({ session_id: id }).update({ rule: 0 });
+  await allToBeJudged(trx, id);
 }
 
 async function keepPoints(trx: Knex.Transaction, id: number, expectation: SessionExpectation): Promise<void> {

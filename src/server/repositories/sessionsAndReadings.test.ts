@@ -10,7 +10,7 @@ import { heldOfStudent } from '../heldOfStudent';
 import { judgeSession } from '../judging';
 import { logbook } from '../logbook';
 import { addGroup, addStudents, archiveStudent, eraseStudent, group } from './groups';
-import { benchesWaiting, judgementsOf, keepJudgement, toBeJudged } from './judgements';
+import { benchesWaiting, judgementsOf, keepJudgements, toBeJudged } from './judgements';
 import { addLesson } from './lessons';
 import { addReading, readings, type NewReading } from './readings';
 import { addSession, moveSession, session, sessions, tickPacked } from './sessions';
@@ -135,10 +135,8 @@ describe('sessions and readings', () => {
     const db = await database();
     await db.migrate.down({ migrationSource, name: '004_house' });
     await db.migrate.latest({ migrationSource });
-    expect(await benchesWaiting(id)).toEqual([{ sessionId: id, studentId }]);
-    await (
-      await judgeSession(id)
-    ).kept;
+    expect(await benchesWaiting(id)).toMatchObject([{ studentId }]);
+    await judgeSession(id);
     expect(await benchesWaiting(id)).toEqual([]);
     const [bench] = await judgementsOf(id);
     expect(bench!.judged.state).toBe('right');
@@ -152,12 +150,22 @@ describe('sessions and readings', () => {
 
   it('that come in while a bench is judged have it judged once more', async () => {
     const { id, studentId } = await setUp();
-    const nothing = { judged: { verdicts: {}, state: 'none' }, cause: '', next: '' } as const;
+    const none = { judged: { verdicts: {}, state: 'none' }, cause: '', next: '', verdicts: [] } as const;
+    const mark = async () => (await benchesWaiting(id))[0]!.mark;
     await write((trx) => toBeJudged(trx, id, studentId));
-    await keepJudgement({ sessionId: id, studentId, ...nothing }, 4711, []);
-    expect(await benchesWaiting(id)).toHaveLength(1);
-    await keepJudgement({ sessionId: id, studentId, ...nothing }, 0, []);
+    const begun = await mark();
+    await write((trx) => toBeJudged(trx, id, studentId));
+    expect(await keepJudgements(id, [{ studentId, mark: begun, ...none }])).toBe(0);
+    expect(await mark()).not.toBe(begun);
+    expect(await keepJudgements(id, [{ studentId, mark: await mark(), ...none }])).toBe(1);
     expect(await benchesWaiting(id)).toEqual([]);
+    // Marked once more it never bears a mark that it had.
+    const marks = [begun];
+    for (let n = 0; n < 3; n++) {
+      await write((trx) => toBeJudged(trx, id, studentId));
+      expect(marks).not.toContain(await mark());
+      marks.push(await mark());
+    }
   });
 
   it('of an erased student stay, without the name', async () => {

@@ -13,9 +13,12 @@ interface Way {
   readonly signal?: AbortSignal;
 }
 
-const held = globalThis as { mivvetPool?: Piscina | undefined };
+const held = globalThis as { mivvetPools?: Map<PoolName, Piscina> | undefined };
+type PoolName = 'all' | 'judging';
 /** Threads that have had nothing to do for so long are given back. */
 const IDLE_MS = 10_000;
+/** The one that judges keeps what it judges by prepared while a class goes on. */
+const JUDGING_IDLE_MS = 20 * 60_000;
 /** Solving makes little that lives long: a small nursery does, and a thread stays small by it. */
 const YOUNG_MB = 24;
 
@@ -43,30 +46,37 @@ export async function inThread<K extends TaskName>(
     const task = tasks[name] as (asked: Question<K>, tell: Tell) => Reply<K> | Promise<Reply<K>>;
     return task(question, way.tell ?? (() => undefined));
   }
-  held.mivvetPool ??= new Piscina({
-    filename: worker,
-    minThreads: 0,
-    maxThreads: MOST_THREADS,
-    idleTimeout: IDLE_MS,
-    resourceLimits: { maxYoungGenerationSizeMb: YOUNG_MB },
-  });
+  const pool = poolOf(name === 'judge' ? 'judging' : 'all', worker);
   const { tell, signal } = way;
   const asked = signal ? { signal } : {};
-  if (!tell) return held.mivvetPool.run({ name, question }, asked) as Promise<Reply<K>>;
+  if (!tell) return pool.run({ name, question }, asked) as Promise<Reply<K>>;
   const { port1, port2 } = new MessageChannel();
   port1.on('message', tell);
   try {
-    return (await held.mivvetPool.run(
-      { name, question, port: port2 },
-      { ...asked, transferList: [port2] },
-    )) as Reply<K>;
+    return (await pool.run({ name, question, port: port2 }, { ...asked, transferList: [port2] })) as Reply<K>;
   } finally {
     port1.close();
   }
 }
 
+function poolOf(name: PoolName, worker: string): Piscina {
+  const pools = (held.mivvetPools ??= new Map());
+  const known = pools.get(name);
+  if (known) return known;
+  const judging = name === 'judging';
+  const made = new Piscina({
+    filename: worker,
+    minThreads: 0,
+    maxThreads: judging ? 1 : MOST_THREADS,
+    idleTimeout: judging ? JUDGING_IDLE_MS : IDLE_MS,
+    resourceLimits: { maxYoungGenerationSizeMb: YOUNG_MB },
+  });
+  pools.set(name, made);
+  return made;
+}
+
 /** Ends the threads, for a program that has done its work. */
 export async function stopThreads(): Promise<void> {
-  await held.mivvetPool?.destroy();
-  held.mivvetPool = undefined;
+  await Promise.all([...(held.mivvetPools?.values() ?? [])].map((pool) => pool.destroy()));
+  held.mivvetPools = undefined;
 }

@@ -3,8 +3,6 @@ import {
   diagramOf,
   drawnCircuit,
   faultContext,
-  judgeBench,
-  judgeReading,
   madeUpBuild,
   makeSheet,
   sessionExpectation,
@@ -14,26 +12,24 @@ import {
   sweptSupply,
   workOut,
   type BenchContext,
-  type BenchRead,
   type Cause,
   type Circuit,
   type Diagram,
   type FaultSignatures,
-  type JudgedBench,
   type LampType,
   type LessonFile,
   type MadeUp,
-  type Noted,
   type Outcome,
   type SessionExpectation,
   type Sheet,
   type SheetRequest,
   type SimulatedBench,
-  type Verdict,
 } from '@/core';
 import { sentences } from '@/messages/findings';
 import { lessonLine } from '@/messages/lessonLine';
 
+import { judgementOf, type BenchReadings, type Judgement } from '../judging/bench';
+import { handedOver } from '../judging/handedOver';
 import { copyDatabase, type Copied } from '../backup/copy';
 import { patternSigns, type PatternSigns } from './patternSigns';
 
@@ -51,15 +47,10 @@ export interface ShareOfFaults {
 }
 
 export interface JudgeTask {
-  readonly expectation: SessionExpectation;
-  readonly bench: BenchRead;
-  /** Readings whose own verdict is asked for, in this order. */
-  readonly readings: readonly Noted[];
-}
-
-export interface Judgement {
-  readonly judged: JudgedBench;
-  readonly verdicts: readonly (Verdict | undefined)[];
+  /** Name of what they are judged by; itself only where the thread did not know it by that. */
+  readonly name: string;
+  readonly expectation?: string;
+  readonly benches: readonly BenchReadings[];
 }
 
 export interface MadeUpTask extends Pick<ShareOfFaults, 'sheet' | 'request'> {
@@ -139,11 +130,10 @@ export const tasks = {
   swept({ circuit, volts }: { readonly circuit: Circuit; readonly volts: readonly number[] }) {
     return sweptSupply(circuit, volts);
   },
-  judge({ expectation, bench, readings }: JudgeTask): Judgement {
-    return {
-      judged: judgeBench(expectation, bench.noted, bench.looks),
-      verdicts: readings.map((noted) => judgeReading(expectation, noted)?.verdict),
-    };
+  /** Undefined where what they are judged by has to be handed over. */
+  judge({ name, expectation: text, benches }: JudgeTask): readonly Judgement[] | undefined {
+    const expectation = handedOver(name, text);
+    return expectation && benches.map((bench) => judgementOf(expectation, bench));
   },
 };
 

@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { isEmptyContext } from '@/core';
+import { isEmptyContext, PREDICTED } from '@/core';
 import '@/features/check/check.css';
 import { benchOf } from '@/features/check/bench';
 import { CheckSession } from '@/features/check/CheckSession';
@@ -14,7 +14,6 @@ import { judgedBy } from '@/server/judgedBy';
 import { environment } from '@/server/env';
 import { lessonVersion } from '@/server/repositories/lessons';
 import { photographed } from '@/server/repositories/photos';
-import { PREDICTED } from '@/server/repositories/readings';
 import { foundIn } from '@/server/repositories/foundFaults';
 import { rosterTag } from '@/server/roster';
 import { seatsOf } from '@/server/repositories/seats';
@@ -29,7 +28,7 @@ export default async function CheckPage({ params }: { params: Promise<{ id: stri
   const asking = await admit('/check/[id]', id);
   const book = id === undefined ? undefined : await orMissing(checkBook(id));
   if (!book) return <MissingPage thing="This session" href="/check" place="the sessions" />;
-  const { session, students, readings, judged, contexts, asFound } = book;
+  const { session, students, readings, judged, waiting, contexts, asFound } = book;
   const educates = asking?.role === 'educator';
   const [version, codes, found, taken, pictures, attendance, roster] = await Promise.all([
     lessonVersion(session.lessonId),
@@ -91,6 +90,7 @@ export default async function CheckPage({ params }: { params: Promise<{ id: stri
           attendance={attendance}
           roster={roster}
           judged={judged}
+          waiting={waiting}
           predicted={PREDICTED}
           outdated={educates && version !== session.summary.lessonVersion}
           renewed={educates && session.renewed}

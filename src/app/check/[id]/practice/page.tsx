@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import { PREDICTED } from '@/core';
 import '@/features/check/check.css';
 import '@/features/practice/practice.css';
 import { benchOf } from '@/features/check/bench';
@@ -8,7 +9,6 @@ import { checkBook } from '@/server/checkBook';
 import { orMissing } from '@/server/orMissing';
 import { pageId } from '@/server/pageId';
 import { practiceOf } from '@/server/practice';
-import { PREDICTED } from '@/server/repositories/readings';
 import { MissingPage } from '@/ui/MissingPage';
 import { Note } from '@/ui/Note';
 
