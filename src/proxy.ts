@@ -10,12 +10,30 @@ import { environment } from './server/env';
 export function proxy(request: NextRequest): NextResponse {
   const stranger = isStranger(request.headers, request.method, environment());
   if (stranger) return answered(new NextResponse(stranger, { status: 403 }), policyFor(''));
+  const unfit = unfitRequest(request);
+  if (unfit) return answered(unfit, policyFor(''));
   const nonce = btoa(crypto.randomUUID());
   const policy = policyFor(nonce);
   const headers = new Headers(request.headers);
   headers.set('x-nonce', nonce);
   headers.set('content-security-policy', policy);
   return answered(NextResponse.next({ request: { headers } }), policy);
+}
+
+const METHODS = new Set(['GET', 'HEAD', 'POST', 'OPTIONS']);
+/** Above what an action takes (`bodySizeLimit`), with room for what is sent around it. */
+const BYTES_MOST = 2.5e6;
+
+/** What is answered to a request that nothing here could do anything with. */
+function unfitRequest({ method, headers }: NextRequest): NextResponse | undefined {
+  if (!METHODS.has(method))
+    return new NextResponse(`${method} does nothing here.`, {
+      status: 405,
+      headers: { allow: [...METHODS].join(', ') },
+    });
+  if (Number(headers.get('content-length') ?? 0) > BYTES_MOST)
+    return new NextResponse('What was sent is larger than 2 MB. Nothing of it was kept.', { status: 413 });
+  return undefined;
 }
 
 function answered(response: NextResponse, policy: string): NextResponse {

@@ -4,7 +4,11 @@ import '@/features/today/today.css';
 import { PackingList } from '@/features/today/PackingList';
 import { RetestList } from '@/features/today/RetestList';
 import { stockName } from '@/messages/names';
+import { WrongTries } from '@/features/access/WrongTries';
+import { wrongTries } from '@/server/access/attempts';
+import { clockProblem } from '@/server/clock';
 import { todayFor, type Today } from '@/server/today';
+import { Note } from '@/ui/Note';
 import { dayName, dayOf, longDayName } from '@/ui/dates';
 import { StatusMark } from '@/ui/StatusMark';
 
@@ -13,12 +17,20 @@ export const dynamic = 'force-dynamic';
 export default async function TodayPage() {
   await admit('/');
   const day = dayOf(new Date());
-  const today = await todayFor(day);
+  const [today, wrongClock] = await Promise.all([todayFor(day), clockProblem()]);
+  const tries = wrongTries();
   return (
     <div className="page">
       <div className="page-head">
         <h1>{longDayName(day)}</h1>
       </div>
+      {wrongClock && <Note kind="refusal">{wrongClock}</Note>}
+      {tries.length > 0 && (
+        <Note kind="refusal">
+          Somebody is trying to come in:
+          <WrongTries tries={tries} />
+        </Note>
+      )}
       <div className="page-columns">
         <div>
           <Next today={today} day={day} />

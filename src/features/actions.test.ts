@@ -176,6 +176,16 @@ describe('sessions', () => {
     expect(lamps).toBeGreaterThanOrEqual(2);
     // Nothing is in this store: all that the session wants is missing.
     expect(value(await shortFor(id, '2026-11-30'))).toContain(`${lamps} more lamp, red`);
+    // Two at the same moment give it once; the second is asked when its turn comes.
+    const [first, second] = await Promise.all(
+      [1, 2].map(async () => ended<number>(await giveLesson(lessonId, groupId, '2026-12-03'))),
+    );
+    expect([first!.ok, second!.ok].sort()).toEqual([false, true]);
+    expect([first, second].find((answer) => !answer!.ok)).toMatchObject({ ask: true });
+    // A day that is years away is likely a slip of the fingers.
+    const far = await giveLesson(lessonId, groupId, '2206-12-01');
+    expect(far).toMatchObject({ ok: false, ask: true, message: expect.stringContaining('years from now') });
+    expect(await changeDay(id, 1, '1926-12-08')).toMatchObject({ ok: false, ask: true });
     expect(value(await changeDay(id, 1, '2026-12-08'))).toBe(2);
     expect(message(await changeDay(id, 1, '2026-12-09'))).toContain('Somebody else');
 

@@ -276,7 +276,7 @@ describe('a group', () => {
     const { user } = open();
     await retype(user, 'Day of Pier lamp', '2026-12-08');
     await user.click(screen.getByRole('button', { name: 'Move' }));
-    await waitFor(() => expect(changeDay).toHaveBeenCalledWith(9, 2, '2026-12-08'));
+    await waitFor(() => expect(changeDay).toHaveBeenCalledWith(9, 2, '2026-12-08', false));
     await user.click(screen.getByRole('button', { name: 'Take out again' }));
     await waitFor(() => expect(putAwaySession).toHaveBeenCalledWith(8, false));
   });

@@ -36,14 +36,14 @@ describe('the commands of whoever has the machine', () => {
     const made = run(['backup']);
     expect(made).toMatchObject({ code: 0 });
     expect(made.said).toMatch(
-      /backups\/mivvet-.*\.sqlite: \d+\.\d MB, verified\.\n {2}0 lessons\n {2}0 groups/u,
+      /backups\/mine-.*\.sqlite: \d+\.\d MB, verified\.\n {2}0 lessons\n {2}0 groups/u,
     );
     const elsewhere = path.join(folder, 'elsewhere.sqlite');
     expect(run(['backup', elsewhere])).toMatchObject({ code: 0 });
     expect(run(['backups']).said.trim().split('\n')).toHaveLength(1);
     const back = run(['restore', elsewhere]);
     expect(back).toMatchObject({ code: 0 });
-    expect(back.said).toMatch(/What it replaces is kept as .*replaced\/mivvet-/u);
+    expect(back.said).toMatch(/What it replaces is kept as .*replaced\/mine-/u);
     const none = run(['restore', path.join(folder, 'none.sqlite')]);
     expect(none).toMatchObject({ code: 1, said: expect.stringContaining('Nothing was changed') });
   });

@@ -1,6 +1,7 @@
 import path from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { Command } from 'commander';
+import { dropFirstToken } from '@/server/access/firstToken';
 import { hasPassphrase, setPassphrase } from '@/server/access/secrets';
 import { copyDatabase } from '@/server/backup/copy';
 import { backupFolder, backupName, backupsIn } from '@/server/backup/kept';
@@ -17,7 +18,7 @@ program
   .description('Makes a verified copy of the database, also while the program runs.')
   .action(async (file?: string) => {
     const { database } = environment();
-    const to = path.resolve(file ?? path.join(backupFolder(database), backupName(new Date())));
+    const to = path.resolve(file ?? path.join(backupFolder(database), backupName(database, new Date())));
     const { bytes, rows } = await copyDatabase(database, to);
     console.log(`${to}: ${(bytes / 1e6).toFixed(1)} MB, verified.\n${counted(rows)}`);
   });
@@ -37,7 +38,7 @@ program
   .command('backups')
   .description('Lists the backups beside the database.')
   .action(() => {
-    for (const { file, bytes } of backupsIn(backupFolder(environment().database)))
+    for (const { file, bytes } of backupsIn(environment().database))
       console.log(`${file}  ${(bytes / 1e6).toFixed(1)} MB`);
   });
 
@@ -48,6 +49,7 @@ program
     const passphrase = (await typed('New passphrase, at least 10 letters: ')).trim();
     if (passphrase.length < 10) throw new Error('A passphrase has at least 10 letters. Nothing was changed.');
     await setPassphrase(passphrase);
+    dropFirstToken(environment().database);
     console.log('The passphrase is set. Everybody signs in anew.');
   });
 

@@ -10,8 +10,13 @@ const schema = z.object({
   MIVVET_DEMO: z.literal('1').optional(),
   /** Names under which the program is reached besides this machine's own, with a comma between: `mivvet.school.lan`. */
   MIVVET_HOSTS: z.string().default(''),
-  /** A proxy in front of it says who asks, and how: `X-Forwarded-For`, `-Proto` and `-Host` are believed. */
-  MIVVET_PROXY: z.literal('1').optional(),
+  /**
+   * A proxy in front of it says who asks, and how: its `X-Forwarded-For`, `-Proto` and `-Host` are believed, and nobody
+   * else's. `1` is one on this machine, an address one elsewhere.
+   */
+  MIVVET_PROXY: z
+    .union([z.literal('1'), z.ipv4(), z.ipv6()], 'it should be 1 or the address of the proxy')
+    .optional(),
   /** A bench meter that listens for lines on the network, `host:port`: its readings drop into Check’s cells. */
   MIVVET_METER: z
     .string()
@@ -24,6 +29,8 @@ export interface Environment {
   readonly worker: string | undefined;
   readonly demo: boolean;
   readonly hosts: readonly string[];
+  /** The proxy that is believed: `1` for one on this machine, or its address. */
+  readonly proxy: string | undefined;
   readonly behindProxy: boolean;
   readonly meter: string | undefined;
 }
@@ -41,7 +48,8 @@ export function environment(): Environment {
     worker: MIVVET_WORKER,
     demo: MIVVET_DEMO === '1',
     hosts: MIVVET_HOSTS.split(',').flatMap((host) => (host.trim() ? [host.trim().toLowerCase()] : [])),
-    behindProxy: MIVVET_PROXY === '1',
+    proxy: MIVVET_PROXY,
+    behindProxy: MIVVET_PROXY !== undefined,
     meter: MIVVET_METER,
   };
 }

@@ -4,6 +4,7 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import libsql from 'libsql';
+import { JUDGING_RULE, type PatternId } from '@/core';
 
 /** What forty benches came to. */
 export interface ClassAtOnce {
@@ -14,6 +15,12 @@ export interface ClassAtOnce {
   readonly heard: readonly number[];
   /** Milliseconds from sending a reading, the time that it is kept, until the last client had heard of it, in order of size. */
   readonly delays: readonly number[];
+  /** Milliseconds from the last reading that was kept until every bench was judged. */
+  readonly judgedAfter: number;
+  /** Milliseconds that the grid took to open while benches waited. */
+  readonly opened: number;
+  /** Memory of the server then, in MB. */
+  readonly memory: number;
 }
 
 interface Asked {
@@ -24,6 +31,8 @@ interface Asked {
   readonly overMs: number;
   /** Kills the server when half of them are sent, and starts it again. */
   readonly kill: boolean;
+  /** The lesson that the class has, by its pattern; a mix of three colours where none is named. */
+  readonly pattern?: PatternId;
 }
 
 interface Filled {
@@ -39,7 +48,14 @@ const TRY_AGAIN_MS = 150;
  * Forty benches with twelve figures each, entered by several clients at once as the grid enters them: every reading under a
  * key of its own, sent again until it is kept; every client follows the session meanwhile.
  */
-export async function classAtOnce({ port, build, clients, overMs, kill }: Asked): Promise<ClassAtOnce> {
+export async function classAtOnce({
+  port,
+  build,
+  clients,
+  overMs,
+  kill,
+  pattern = 'rgb',
+}: Asked): Promise<ClassAtOnce> {
   const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'mivvet-class-'));
   const file = path.join(folder, 'class.sqlite');
   const env = {
@@ -50,7 +66,7 @@ export async function classAtOnce({ port, build, clients, overMs, kill }: Asked)
     MIVVET_WORKER: path.join(ROOT, build, 'house', 'worker.mjs'),
   };
   const tsx = path.join(ROOT, 'node_modules/tsx/dist/cli.mjs');
-  const out = execFileSync(process.execPath, [tsx, 'tests/support/forty.ts'], { cwd: ROOT, env });
+  const out = execFileSync(process.execPath, [tsx, 'tests/support/forty.ts', pattern], { cwd: ROOT, env });
   const filled = JSON.parse(out.toString().trim().split('\n').pop()!) as Filled;
   const base = `http://127.0.0.1:${port}`;
   const start = () => served(port, env);
@@ -63,6 +79,9 @@ export async function classAtOnce({ port, build, clients, overMs, kill }: Asked)
   try {
     await answering(base);
     const all = readingsOf(filled);
+    const open = () => fetch(`${base}/check/${filled.session}`).then((page) => page.text());
+    // Once before anything is measured: the first page of a server is loaded first.
+    await open();
     const stopper = new AbortController();
     const ears = Array.from({ length: clients }, () => new Ear(base, filled.session, stopper.signal));
     const sentAt = new Map<string, number>();
@@ -88,6 +107,12 @@ export async function classAtOnce({ port, build, clients, overMs, kill }: Asked)
       }
       await sending;
     }
+    const sentAll = performance.now();
+    await open();
+    const opened = performance.now() - sentAll;
+    await judged(file);
+    const judgedAfter = performance.now() - sentAll;
+    const memory = memoryOf(server);
     for (let tries = 0; tries < 600 && ears.some((ear) => ear.at.size < all.length); tries++) await pause(50);
     stopper.abort();
     const delays = all
@@ -97,11 +122,29 @@ export async function classAtOnce({ port, build, clients, overMs, kill }: Asked)
     const db = new libsql(file);
     const { n } = db.prepare('select count(*) as n from readings').get() as { n: number };
     db.close();
-    return { sent: all.length, kept: n, heard: ears.map((ear) => ear.at.size), delays };
+    const heard = ears.map((ear) => ear.at.size);
+    return { sent: all.length, kept: n, heard, delays, judgedAfter, opened, memory };
   } finally {
     server.kill('SIGKILL');
     fs.rmSync(folder, { recursive: true, force: true });
   }
+}
+
+/** Ends when no bench waits to be judged. */
+async function judged(file: string): Promise<void> {
+  const db = new libsql(file, { readonly: true });
+  const waiting = db.prepare('select count(*) as n from judgements where rule <> ?');
+  for (let tries = 0; tries < 12_000; tries++) {
+    if ((waiting.get(JUDGING_RULE) as { n: number }).n === 0) break;
+    await pause(25);
+  }
+  db.close();
+}
+
+/** Memory that a process holds, in MB; 0 where the system does not say. */
+function memoryOf({ pid }: ChildProcess): number {
+  const status = fs.readFileSync(`/proc/${pid}/status`, 'utf8');
+  return Number(/VmRSS:\s+(\d+)/u.exec(status)?.[1] ?? 0) / 1024;
 }
 
 interface Planned {

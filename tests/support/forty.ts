@@ -1,4 +1,5 @@
 import { format } from 'date-fns';
+import type { PatternId } from '@/core';
 import { workOutFor } from '@/server/givenLesson';
 import { closeDatabase } from '@/server/db/connection';
 import { addGroup, addStudents, group } from '@/server/repositories/groups';
@@ -17,8 +18,8 @@ async function main(): Promise<void> {
     groupId,
     Array.from({ length: 40 }, (_, i) => ({ bench: i + 1, nickname: `Bench ${i + 1}` })),
   );
-  const choice = choiceWith('rgb');
-  const lesson = { ...LESSONS[0]!, title: 'Three colours', choice, plan: null };
+  const choice = choiceWith((process.argv[2] ?? 'rgb') as PatternId);
+  const lesson = { ...LESSONS[0]!, title: 'Forty at once', choice, plan: null };
   const lessonId = await addLesson(lesson, 'Test', new Date().toISOString());
   const made = await workOutFor(lessonId, groupId);
   if (!made.ok) throw new Error(JSON.stringify(made.findings));

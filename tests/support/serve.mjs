@@ -1,13 +1,16 @@
 // Serves the build of the tests with a database of its own, for the interface tests: filled with the demo course, or a
 // house that nobody has come to yet.
-import { mkdtempSync } from 'node:fs';
+import { mkdirSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { must, serve, tool } from '../../scripts/bootstrap.mjs';
 import { serverOf, settingsOf } from '../../scripts/build.mjs';
 
 const [port = '4270', what = 'demo'] = process.argv.slice(2);
-const folder = mkdtempSync(path.join(os.tmpdir(), 'mivvet-e2e-'));
+// By its port, so that tests find what the program wrote there.
+const folder = path.join(os.tmpdir(), `mivvet-e2e-${port}`);
+rmSync(folder, { recursive: true, force: true });
+mkdirSync(folder);
 const env = { ...settingsOf('.next-test'), MIVVET_DB: path.join(folder, 'e2e.sqlite') };
 if (what === 'demo') {
   env.MIVVET_DEMO = '1';

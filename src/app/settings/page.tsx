@@ -6,6 +6,8 @@ import { StyleForm } from '@/features/settings/StyleForm';
 import { Backups } from '@/features/settings/Backups';
 import { Pictures } from '@/features/settings/Pictures';
 import { Passphrase } from '@/features/settings/Passphrase';
+import { WrongTries } from '@/features/access/WrongTries';
+import { wrongTries } from '@/server/access/attempts';
 import { backupState } from '@/server/backup/backUp';
 import { environment } from '@/server/env';
 import { houseStyle, meter, pictureRule } from '@/server/repositories/settings';
@@ -17,6 +19,7 @@ export default async function SettingsPage() {
   await admit('/settings');
   const [style, ownMeter, pictures] = await Promise.all([houseStyle(), meter(), pictureRule()]);
   const { demo } = environment();
+  const tries = wrongTries();
   return (
     <div className="page">
       <div className="page-head">
@@ -42,6 +45,12 @@ export default async function SettingsPage() {
           {!demo && (
             <div className="ruled pt-4">
               <Passphrase />
+              <h3 className="pt-3">Tried to come in</h3>
+              {tries.length > 0 ? (
+                <WrongTries tries={tries} />
+              ) : (
+                <p className="soft">Nobody but by a slip, since the program was started.</p>
+              )}
             </div>
           )}
         </section>

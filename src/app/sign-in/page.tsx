@@ -7,8 +7,11 @@ import { hasPassphrase } from '@/server/access/secrets';
 export const dynamic = 'force-dynamic';
 export const metadata = { title: 'Sign in' };
 
-export default async function SignInPage() {
+type Search = { readonly [key: string]: string | string[] | undefined };
+
+export default async function SignInPage({ searchParams }: { searchParams: Promise<Search> }) {
   await admit('/sign-in');
+  const { first } = await searchParams;
   const known = await hasPassphrase();
   return (
     <div className="page">
@@ -29,7 +32,14 @@ export default async function SignInPage() {
             This house has none yet, so the program answers on this machine only. It keeps lessons, groups and
             readings for you alone; with a passphrase it may also be reached from other machines.
           </p>
-          <FirstPassphrase />
+          {typeof first === 'string' ? (
+            <FirstPassphrase token={first} />
+          ) : (
+            <p>
+              It is chosen on the machine itself: open the link that was printed there when the program was
+              started, or choose it there by <code>npm run passphrase</code>.
+            </p>
+          )}
         </>
       )}
     </div>

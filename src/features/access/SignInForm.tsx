@@ -58,8 +58,13 @@ function WayIn({ label, button, first = '', secret = false, send }: Props) {
 
 export const SignInForm = () => <WayIn label="Passphrase" button="Sign in" secret send={signIn} />;
 
-export const FirstPassphrase = () => (
-  <WayIn label="A passphrase for this house" button="Choose it" secret send={firstPassphrase} />
+export const FirstPassphrase = ({ token }: { token: string }) => (
+  <WayIn
+    label="A passphrase for this house"
+    button="Choose it"
+    secret
+    send={(typed) => firstPassphrase(typed, token)}
+  />
 );
 
 export const JoinForm = ({ code }: { code: string }) => (

@@ -3,7 +3,8 @@
 import { headers } from 'next/headers';
 import { z } from 'zod';
 import { guarded } from '@/server/access/admit';
-import { attempt } from '@/server/access/attempts';
+import { tryCode, tryPassphrase } from '@/server/access/attempts';
+import { dropFirstToken, isFirstToken } from '@/server/access/firstToken';
 import { isFromHere } from '@/server/access/neighbours';
 import { breakSeal, hasPassphrase, isPassphrase, setPassphrase } from '@/server/access/secrets';
 import { comeIn, goOut } from '@/server/access/who';
@@ -17,31 +18,45 @@ const LETTERS_LEAST = 10;
 const passphraseSchema = z.string().trim().min(LETTERS_LEAST).max(200);
 const TOO_SHORT = `A passphrase has at least ${LETTERS_LEAST} letters: four words that you can remember will do.`;
 
-/** Whom attempts are counted for: the address that asks, as the server or the proxy in front of it sees it. */
+/** Whom attempts are counted for: the address that asks, as it was settled when the request arrived. */
 async function address(): Promise<string> {
-  return (await headers()).get('x-forwarded-for')?.split(',').pop()?.trim() || 'this machine';
+  return (await headers()).get('x-forwarded-for') ?? 'this machine';
+}
+
+/** @returns why it is not the passphrase, or was not looked at; nothing where it is */
+async function isWrong(typed: string): Promise<string | undefined> {
+  const passphrase = z.string().max(200).parse(typed).trim();
+  const tried = await tryPassphrase(await address(), () => isPassphrase(passphrase));
+  if (tried === true) return undefined;
+  return tried === false ? 'That is not the passphrase of this house.' : tried.wait;
 }
 
 export async function signIn(passphrase: string): Promise<Answer<null>> {
   return guarded('signIn', async () => {
-    const wait = await attempt('passphrase', await address());
-    if (wait) return failed(wait);
-    if (!(await isPassphrase(z.string().max(200).parse(passphrase).trim())))
-      return failed('That is not the passphrase of this house.');
+    const wrong = await isWrong(passphrase);
+    if (wrong) return failed(wrong);
     await comeIn({ role: 'educator' });
     return done(null);
   });
 }
 
-/** Chooses the passphrase of a house that has none yet. */
-export async function firstPassphrase(passphrase: string): Promise<Answer<null>> {
+/**
+ * Chooses the passphrase of a house that has none yet.
+ *
+ * @param token as it was printed when the program was started
+ */
+export async function firstPassphrase(passphrase: string, token: string): Promise<Answer<null>> {
   return guarded('firstPassphrase', async () => {
+    const { database } = environment();
     if (await hasPassphrase()) return failed('This house has a passphrase already. Sign in with it.');
-    if (!isFromHere(await headers(), environment()))
-      return failed('The first passphrase is chosen on the machine itself: there, or by npm run passphrase.');
+    if (!isFromHere(await headers()) || !isFirstToken(database, z.string().max(100).parse(token)))
+      return failed(
+        'The first passphrase is chosen on the machine itself: by the link that was printed there when the program was started, or by npm run passphrase.',
+      );
     const checked = passphraseSchema.safeParse(passphrase);
     if (!checked.success) return failed(TOO_SHORT);
     await setPassphrase(checked.data);
+    dropFirstToken(database);
     await comeIn({ role: 'educator' });
     return done(null);
   });
@@ -50,10 +65,8 @@ export async function firstPassphrase(passphrase: string): Promise<Answer<null>>
 /** Changes the passphrase; everybody else is signed out. */
 export async function newPassphrase(old: string, passphrase: string): Promise<Answer<null>> {
   return guarded('newPassphrase', async () => {
-    const wait = await attempt('passphrase', await address());
-    if (wait) return failed(wait);
-    if ((await hasPassphrase()) && !(await isPassphrase(z.string().max(200).parse(old).trim())))
-      return failed('The passphrase that stands now is another one. Nothing was changed.');
+    const wrong = (await hasPassphrase()) ? await isWrong(old) : undefined;
+    if (wrong) return failed(`${wrong} Nothing was changed.`);
     const checked = passphraseSchema.safeParse(passphrase);
     if (!checked.success) return failed(TOO_SHORT);
     await setPassphrase(checked.data);
@@ -65,9 +78,8 @@ export async function newPassphrase(old: string, passphrase: string): Promise<An
 /** Comes to a session by the code that its educator gave out. */
 export async function join(typed: string): Promise<Answer<string>> {
   return guarded('join', async () => {
-    const wait = await attempt('code', await address());
-    if (wait) return failed(wait);
-    const code = await codeNamed(z.string().max(40).parse(typed));
+    const said = z.string().max(40).parse(typed);
+    const code = await tryCode(await address(), () => codeNamed(said));
     if (!code) return failed('No session has that code now. Look at it once more, or ask for a new one.');
     await comeIn({ role: code.role, session: code.sessionId, code: code.id });
     return done(code.role === 'helper' ? `/check/${code.sessionId}` : '/bench');

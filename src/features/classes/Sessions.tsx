@@ -53,9 +53,15 @@ export function Sessions({ sessions }: { sessions: readonly GroupSession[] }) {
 function SessionRow({ session }: { session: GroupSession }) {
   const { problem, run } = useAnswer();
   const [day, setDay] = useState(session.onDate);
+  /** A day that was asked about: moved to once more, it is meant. */
+  const [asks, setAsks] = useState('');
   const saving = useSaving<string>({
     version: session.version,
-    send: (version, onDate) => changeDay(session.id, version, onDate),
+    send: async (version, onDate) => {
+      const answer = await changeDay(session.id, version, onDate, asks === onDate);
+      setAsks(!answer.ok && answer.ask ? onDate : '');
+      return answer;
+    },
     onTheirs: setDay,
   });
   return (
@@ -75,7 +81,7 @@ function SessionRow({ session }: { session: GroupSession }) {
         />
         {day !== session.onDate && (
           <Button size="sm" onClick={() => saving.save(day)}>
-            Move
+            {asks === day ? 'Move it all the same' : 'Move'}
           </Button>
         )}
         <Button

@@ -4,8 +4,9 @@ import { parseStudents } from '@/core';
 import { sentences } from '@/messages/findings';
 import { issueSentence } from '@/messages/issues';
 import { z } from 'zod';
+import { farDay } from '@/server/daysInReach';
 import { guarded } from '@/server/access/admit';
-import { done, failed, type Answer } from '@/server/failures';
+import { asked, done, failed, type Answer } from '@/server/failures';
 import {
   addGroup,
   addStudents,
@@ -73,15 +74,20 @@ export async function putAwayGroup(id: number, away: boolean): Promise<Answer<nu
   });
 }
 
+/** Characters of a list that is taken at once. */
+const LIST_MOST = 20_000;
+
 /** Adds one or many students from what was typed or pasted; all of it, or none and why. */
 export async function enrol(groupId: number, text: string): Promise<Answer<{ added: number; note: string }>> {
   return guarded('enrol', async () => {
     const held = await group(idSchema.parse(groupId));
     const benches = held.students.filter((s) => s.archivedAt === null).map((s) => s.bench);
-    const { students, findings } = parseStudents(
-      z.string().parse(text).slice(0, 20_000),
-      Math.max(0, ...benches) + 1,
-    );
+    const list = z.string().parse(text);
+    if (list.length > LIST_MOST)
+      return failed(
+        `This list has ${list.length} characters, more than the ${LIST_MOST} that are taken at once. Nobody was added: add it in parts.`,
+      );
+    const { students, findings } = parseStudents(list, Math.max(0, ...benches) + 1);
     const refusals = findings.filter((f) => f.severity === 'refusal');
     if (refusals.length)
       return failed(
@@ -137,12 +143,20 @@ export async function eraseStudent(id: number): Promise<Answer<null>> {
   });
 }
 
-export async function changeDay(id: number, version: number, day: string): Promise<Answer<number, string>> {
+/** @param sure it is meant, though the day is years away */
+export async function changeDay(
+  id: number,
+  version: number,
+  day: string,
+  sure = false,
+): Promise<Answer<number, string>> {
   return guarded(
     'changeDay',
     async () => {
       const checked = z.iso.date().safeParse(day);
       if (!checked.success) return failed('Choose a day of the calendar.');
+      const far = farDay(checked.data);
+      if (far && !sure) return asked(far);
       return done(await moveSession(idSchema.parse(id), versionSchema.parse(version), checked.data));
     },
     async () => {

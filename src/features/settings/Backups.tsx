@@ -38,7 +38,7 @@ export function Backups({ state, daily }: { state: BackupState; daily: boolean }
           <>
             The last one was made{' '}
             <span suppressHydrationWarning>
-              {formatDistanceToNow(parseISO(readable(newest.made)), { addSuffix: true })}
+              {formatDistanceToNow(parseISO(newest.instant), { addSuffix: true })}
             </span>
             , {megabytes(newest.bytes)}.
           </>
@@ -75,10 +75,4 @@ export function Backups({ state, daily }: { state: BackupState; daily: boolean }
       )}
     </div>
   );
-}
-
-/** `2026-11-27T10-32-05` out of a file's name, in the form in which instants are written. */
-function readable(made: string): string {
-  const [day, time] = made.split('T');
-  return `${day}T${time!.replaceAll('-', ':')}Z`;
 }

@@ -5,6 +5,7 @@ import { sentences } from '@/messages/findings';
 import { issueSentence } from '@/messages/issues';
 import { stockName } from '@/messages/names';
 import { z } from 'zod';
+import { farDay } from '@/server/daysInReach';
 import { guarded } from '@/server/access/admit';
 import { asked, done, failed, type Answer } from '@/server/failures';
 import { workOutFor } from '@/server/givenLesson';
@@ -17,7 +18,7 @@ import {
   type LessonContent,
 } from '@/server/repositories/lessons';
 import { group } from '@/server/repositories/groups';
-import { addSession, sessionLines } from '@/server/repositories/sessions';
+import { addSession, addSessionOnce, sessionLines } from '@/server/repositories/sessions';
 import { shortWith } from '@/server/today';
 import { startJob } from '@/server/work/jobs';
 
@@ -75,7 +76,7 @@ export async function putAwayLesson(id: number, away: boolean): Promise<Answer<n
 /**
  * Begins to give the lesson to a group on a day: its bands and fault dictionary are computed and kept with the session.
  *
- * @param sure it is meant, though the group has this lesson on that day already
+ * @param sure it is meant, though the group has this lesson on that day already, or the day is years away
  */
 export async function giveLesson(
   id: number,
@@ -88,8 +89,11 @@ export async function giveLesson(
     if (!day.success) return failed('Choose the day of the session first.');
     const given = { lessonId: idSchema.parse(id), groupId: idSchema.parse(groupId), onDate: day.data };
     const { name } = await group(given.groupId);
+    const again = asked(`${name} has this lesson on that day already. Give it a second time?`);
+    const far = farDay(given.onDate);
+    if (!sure && far) return asked(far);
     if (!sure && (await sessionLines({ ...given, from: given.onDate, to: given.onDate, most: 1 })).length > 0)
-      return asked(`${name} has this lesson on that day already. Give it a second time?`);
+      return again;
     return done(
       startJob<number>(async (tell, signal) => {
         const made = await workOutFor(given.lessonId, given.groupId, { tell, signal });
@@ -97,7 +101,10 @@ export async function giveLesson(
         // What was kept already is not stopped by a thread: nothing is given that was cancelled.
         signal.throwIfAborted();
         const { expectation, summary, sheet } = made.value;
-        return done(await addSession({ ...given, expectation, summary, sheet }));
+        const session = { ...given, expectation, summary, sheet };
+        // Somebody else may have given it while this was worked out.
+        const id = await (sure ? addSession(session) : addSessionOnce(session));
+        return id === undefined ? again : done(id);
       }),
     );
   });

@@ -1,5 +1,6 @@
 import { isIP } from 'node:net';
 import os from 'node:os';
+import { HERE } from './arrival';
 
 interface Asked {
   get(name: string): string | null;
@@ -32,10 +33,9 @@ export function isStranger(headers: Asked, method: string, house: House): string
   return undefined;
 }
 
-/** Whether a request came by an address of this machine alone, and not through a proxy from elsewhere. */
-export function isFromHere(headers: Asked, { behindProxy }: Pick<House, 'behindProxy'>): boolean {
-  const host = (behindProxy && headers.get('x-forwarded-host')) || headers.get('host') || '';
-  return LOOPBACK.has(nameIn(host));
+/** Whether a request came straight from a program on this machine, and was passed on by nobody. */
+export function isFromHere(headers: Asked): boolean {
+  return headers.get(HERE) !== null && LOOPBACK.has(nameIn(headers.get('host') ?? ''));
 }
 
 /** A name can be pointed anywhere by whoever owns it; a number cannot. */

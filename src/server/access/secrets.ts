@@ -7,7 +7,8 @@ interface Secrets {
   /** Salt and hash, both in hex; nothing until a passphrase is chosen. */
   readonly salt?: string;
   readonly hash?: string;
-  readonly seal: string;
+  /** None in a house that came from a backup: it is not in those. */
+  readonly seal?: string;
 }
 
 const derive = promisify<string, Buffer, number, { N: number; r: number; p: number; maxmem: number }, Buffer>(
@@ -16,10 +17,11 @@ const derive = promisify<string, Buffer, number, { N: number; r: number; p: numb
 /** scrypt at 64 MB and about a quarter of a second a try. Source: RFC 7914; the cost as the field advises it today. */
 const COST = { N: 2 ** 16, r: 8, p: 1, maxmem: 2 ** 27 } as const;
 const LENGTH = 32;
-const NAME = 'access';
+/** Under which name they stand among the settings. */
+export const ACCESS = 'access';
 
 async function secrets(): Promise<Secrets | undefined> {
-  const row = (await (await database())('settings').where({ name: NAME }).first()) as
+  const row = (await (await database())('settings').where({ name: ACCESS }).first()) as
     { json: string } | undefined;
   return row && (JSON.parse(row.json) as Secrets);
 }
@@ -27,7 +29,7 @@ async function secrets(): Promise<Secrets | undefined> {
 async function put(next: Secrets): Promise<void> {
   await write(async (trx) => {
     await trx('settings')
-      .insert({ name: NAME, json: JSON.stringify(next), version: 1 })
+      .insert({ name: ACCESS, json: JSON.stringify(next), version: 1 })
       .onConflict('name')
       .merge();
   });
@@ -38,13 +40,16 @@ const newSeal = () => randomBytes(32).toString('hex');
 /** What session cookies are sealed with; made at the first start. */
 export async function sealSecret(): Promise<string> {
   const known = await secrets();
-  if (known) return known.seal;
+  if (known?.seal) return known.seal;
   // Two who come at once take the one that was made first.
   return write(async (trx) => {
-    const json = JSON.stringify({ seal: newSeal() });
-    await trx('settings').insert({ name: NAME, json, version: 1 }).onConflict('name').ignore();
-    const row = (await trx('settings').where({ name: NAME }).first()) as { json: string };
-    return (JSON.parse(row.json) as Secrets).seal;
+    const row = (await trx('settings').where({ name: ACCESS }).first()) as { json: string } | undefined;
+    const now = row ? (JSON.parse(row.json) as Secrets) : {};
+    if (now.seal) return now.seal;
+    const seal = newSeal();
+    const json = JSON.stringify({ ...now, seal });
+    await trx('settings').insert({ name: ACCESS, json, version: 1 }).onConflict('name').merge(['json']);
+    return seal;
   });
 }
 

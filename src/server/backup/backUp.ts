@@ -18,8 +18,9 @@ const held = globalThis as { mivvetBackupProblem?: string; mivvetBackupTimer?: N
 const HOUR_MS = 3_600_000;
 
 export function backupState(): BackupState {
-  const folder = backupFolder(environment().database);
-  return { folder, backups: backupsIn(folder), problem: held.mivvetBackupProblem ?? '' };
+  const { database } = environment();
+  const problem = held.mivvetBackupProblem ?? '';
+  return { folder: backupFolder(database), backups: backupsIn(database), problem };
 }
 
 /** Makes a verified copy beside the database now, and lets go of those that have outlived their time. */
@@ -27,8 +28,11 @@ export async function backUp(at = new Date()): Promise<Copied> {
   const { database } = environment();
   const folder = backupFolder(database);
   try {
-    const made = await inThread('backup', { from: database, to: path.join(folder, backupName(at)) });
-    for (const { file } of outlived(backupsIn(folder))) fs.rmSync(file, { force: true });
+    const to = path.join(folder, backupName(database, at));
+    const made = await inThread('backup', { from: database, to });
+    // The one that was just made stays, whatever the clock says of the others.
+    for (const { file } of outlived(backupsIn(database))) if (file !== to) fs.rmSync(file, { force: true });
+    if (!fs.existsSync(to)) throw new Error(`${to} is not there any more: somebody has taken it away.`);
     held.mivvetBackupProblem = '';
     return made;
   } catch (error) {
@@ -42,7 +46,7 @@ export function backUpDaily(): void {
   clearInterval(held.mivvetBackupTimer);
   const look = () => {
     const today = new Date().toISOString().slice(0, 10);
-    if (backupState().backups[0]?.made.startsWith(today)) return;
+    if (backupState().backups.some(({ made }) => made.startsWith(today))) return;
     backUp().catch((error: unknown) =>
       console.error(`mivvet: no backup was made: ${(error as Error).message}`),
     );

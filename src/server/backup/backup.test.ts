@@ -120,8 +120,8 @@ describe('a backup', () => {
   it('stays for a week of days and eight weeks', () => {
     const days = Array.from({ length: 100 }, (_, i) => {
       const made = new Date(Date.UTC(2026, 10, 27 - i, 8));
-      const name = backupName(made);
-      return { file: name, made: name.slice(7, -7), bytes: 1 };
+      const name = backupName('/house/mivvet.sqlite', made);
+      return { file: name, made: name.slice(7, -7), instant: '', bytes: 1 };
     });
     const gone = new Set(outlived(days).map(({ made }) => made));
     const stay = days.filter(({ made }) => !gone.has(made)).map(({ made }) => made.slice(0, 10));

@@ -4,12 +4,14 @@ import path from 'node:path';
 /** A backup that stands beside the database. */
 export interface Backup {
   readonly file: string;
-  /** When it was made, as its name says: `2026-11-27T10-32-05`. */
+  /** When it was made by the clock of then, as its name says: `2026-11-27T10-32-05`. */
   readonly made: string;
+  /** The same in the form in which instants are written. */
+  readonly instant: string;
   readonly bytes: number;
 }
 
-const NAME = /^mivvet-(\d{4}-\d\d-\d\dT\d\d-\d\d-\d\d)\.sqlite$/u;
+const MADE = /^(\d{4}-\d\d-\d\dT\d\d-\d\d-\d\d)\.sqlite$/u;
 /** The newest of so many days and of so many weeks stay. */
 const DAYS = 7;
 const WEEKS = 8;
@@ -18,21 +20,33 @@ export function backupFolder(database: string): string {
   return path.join(path.dirname(database), 'backups');
 }
 
-export function backupName(at: Date): string {
-  return `mivvet-${at.toISOString().slice(0, 19).replaceAll(':', '-')}.sqlite`;
+/** Houses in one folder keep their backups apart by their names. */
+function houseName(database: string): string {
+  return path.basename(database).replace(/\.[^.]*$/u, '');
 }
 
-/** The backups that are there, the newest first. */
-export function backupsIn(folder: string): Backup[] {
+export function backupName(database: string, at: Date): string {
+  return `${houseName(database)}-${at.toISOString().slice(0, 19).replaceAll(':', '-')}.sqlite`;
+}
+
+/** The backups of a house that are there, the newest first. */
+export function backupsIn(database: string): Backup[] {
+  const folder = backupFolder(database);
   if (!fs.existsSync(folder)) return [];
+  const start = `${houseName(database)}-`;
   return fs
     .readdirSync(folder)
     .flatMap((name) => {
-      const made = NAME.exec(name)?.[1];
+      const made = name.startsWith(start) && MADE.exec(name.slice(start.length))?.[1];
       const file = path.join(folder, name);
-      return made ? [{ file, made, bytes: fs.statSync(file).size }] : [];
+      return made ? [{ file, made, instant: instantOf(made), bytes: fs.statSync(file).size }] : [];
     })
-    .sort((a, b) => b.made.localeCompare(a.made));
+    .sort((one, other) => other.made.localeCompare(one.made));
+}
+
+function instantOf(made: string): string {
+  const [day, time] = made.split('T');
+  return `${day}T${time!.replaceAll('-', ':')}Z`;
 }
 
 /**

@@ -63,7 +63,7 @@ function keptAside(database: string, at: Date): string | undefined {
   settleNow(database);
   const folder = replacedFolder(database);
   fs.mkdirSync(folder, { recursive: true });
-  const to = path.join(folder, backupName(at));
+  const to = path.join(folder, backupName(database, at));
   for (const end of LOGS)
     if (fs.existsSync(`${database}${end}`)) fs.copyFileSync(`${database}${end}`, `${to}${end}`);
   fs.copyFileSync(database, `${to}.part`);

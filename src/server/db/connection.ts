@@ -2,7 +2,7 @@ import type { Knex } from 'knex';
 import libsql from 'libsql';
 import { environment } from '../env';
 import { openDatabase } from './open';
-import { patiently } from './patience';
+import { asWrite, patiently } from './patience';
 
 /** Kept on globalThis, so that reloading in development does not open more. */
 const held = globalThis as {
@@ -41,8 +41,9 @@ async function opened(): Promise<Knex> {
 
 /** Runs a piece of work in one transaction, after those that came before it: all of it is kept, or none. */
 export async function write<T>(work: (trx: Knex.Transaction) => Promise<T>): Promise<T> {
-  const turn = (held.mivvetWrites ?? Promise.resolve()).then(async () =>
-    (await database()).transaction(work),
+  const askedAt = Date.now();
+  const turn = (held.mivvetWrites ?? Promise.resolve()).then(() =>
+    asWrite(askedAt, async () => (await database()).transaction(work)),
   );
   held.mivvetWrites = turn.catch(() => undefined);
   const value = await turn;

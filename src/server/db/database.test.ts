@@ -44,6 +44,27 @@ describe('writing while another program holds the database', () => {
     expect((await groups()).map((g) => g.name)).toEqual(['before', 'after']);
   });
 
+  it('tells all who save after two seconds that it is locked, however many wait, and goes on for who reads', async () => {
+    await database();
+    const other = new libsql(file);
+    other.exec('BEGIN IMMEDIATE');
+    const saving = Array.from({ length: 12 }, (_, i) =>
+      guarded(async () => done(await addGroup(`queued ${i}`, ''))),
+    );
+    expect((await groups()).length).toBeGreaterThan(0);
+    const answers = await Promise.all(saving);
+    // Each of them waited by its own clock: one after another they would have taken a minute.
+    for (const answer of answers)
+      expect(answer).toMatchObject({
+        ok: false,
+        again: true,
+        message: expect.stringContaining('another program'),
+      });
+    other.exec('ROLLBACK');
+    other.close();
+    expect(await addGroup('after the lock', '')).toBeGreaterThan(0);
+  });
+
   it('does a single statement when the lock is gone, and commits on every connection afterwards', async () => {
     const db = await database();
     const other = new libsql(file);
@@ -121,7 +142,10 @@ describe('a database file that is not fit for use', () => {
     const other = new libsql(at('other.sqlite'));
     other.exec('CREATE TABLE recipes (name TEXT)');
     other.close();
+    const before = fs.readFileSync(at('other.sqlite'));
     const problem = await problemOf(openDatabase(at('other.sqlite')));
+    expect(fs.readFileSync(at('other.sqlite')).equals(before)).toBe(true);
+    expect(fs.readdirSync(folder).filter((name) => name.startsWith('other'))).toEqual(['other.sqlite']);
     expect(problem.message).toContain('is not a Mivvet database');
     expect(problem.digest).toBe('database-foreign');
   });

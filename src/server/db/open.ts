@@ -1,5 +1,6 @@
 import fs from 'node:fs';
 import path from 'node:path';
+import libsql from 'libsql';
 import knex, { type Knex } from 'knex';
 import { LibsqlClient } from './libsqlClient';
 import { migrationNames, migrationSource } from './migrations/index';
@@ -34,6 +35,8 @@ export async function openDatabase(file: string, first: () => void = () => undef
   try {
     makeReady(file);
     first();
+    await refuseForeign(file);
+    forOwnerAlone(file);
   } catch (error) {
     throw asProblem(error, file);
   }
@@ -75,6 +78,30 @@ function makeReady(file: string): void {
   fs.mkdirSync(folder, { recursive: true });
   fs.accessSync(folder, fs.constants.W_OK);
   if (fs.existsSync(file)) fs.accessSync(file, fs.constants.W_OK);
+}
+
+/** What stands beside it is made with the same rights. */
+function forOwnerAlone(file: string): void {
+  fs.closeSync(fs.openSync(file, 'a', 0o600));
+  fs.chmodSync(file, 0o600);
+}
+
+/** Looks only, so that a file of somebody else's stays to the byte what it is. @throws DatabaseProblem for such a one */
+async function refuseForeign(file: string): Promise<void> {
+  if (!fs.existsSync(file) || fs.statSync(file).size === 0) return;
+  await patiently(() => {
+    const look = new libsql(file, { readonly: true });
+    try {
+      const tables = look.prepare("SELECT name FROM sqlite_master WHERE type = 'table'").all() as {
+        name: string;
+      }[];
+      const own = tables.filter(({ name }) => !name.startsWith('sqlite_'));
+      if (own.length > 0 && !own.some(({ name }) => name === 'knex_migrations'))
+        throw new DatabaseProblem('foreign', file);
+    } finally {
+      look.close();
+    }
+  });
 }
 
 /** @throws DatabaseProblem for a file that is damaged, foreign or newer */

@@ -43,7 +43,10 @@ export function cleanPicture(bytes: Uint8Array): CleanPicture {
       break;
     }
     const end = at + 2 + lengthAt(from, at);
-    if (isFrame(marker)) size = sizeIn(from.subarray(at, end));
+    if (isFrame(marker)) {
+      if (size) throw new Refusal('This file holds more than one picture: send them one by one.');
+      size = sizeIn(from.subarray(at, end));
+    }
     const scanned = marker === 0xda ? endOfScan(from, end) : end;
     if (marker === 0xda || isPicture(marker)) kept.push(from.subarray(at, scanned));
     at = scanned;

@@ -50,6 +50,14 @@ describe('a picture that is kept', () => {
     expect(() => cleanPicture(bytes)).toThrow('no picture that can be kept');
   });
 
+  it('is one: of a file with two frames nobody could say which is meant', () => {
+    const one = jpegWith({ width: 8, height: 8 });
+    const frame = one.indexOf(Buffer.from([0xff, 0xc0]));
+    const length = 2 + one.readUInt16BE(frame + 2);
+    const twice = Buffer.concat([one.subarray(0, frame + length), one.subarray(frame)]);
+    expect(() => cleanPicture(twice)).toThrow('more than one picture');
+  });
+
   it('is not larger than a screen shows', () => {
     expect(() => cleanPicture(jpegWith({ width: 9000, height: 10 }))).toThrow('too large');
     expect(() => cleanPicture(Buffer.alloc(2_000_000))).toThrow('too large');

@@ -214,18 +214,29 @@ export interface NewSession {
 }
 
 export async function addSession(made: NewSession): Promise<number> {
+  return write((trx) => insertSession(trx, made));
+}
+
+/** The same, unless the group has this lesson on that day already. @returns undefined then */
+export async function addSessionOnce(made: NewSession): Promise<number | undefined> {
+  const { lessonId, groupId, onDate } = made;
   return write(async (trx) => {
-    const [id] = await trx('sessions').insert({
-      lesson_id: made.lessonId,
-      group_id: made.groupId,
-      on_date: made.onDate,
-      expectation: JSON.stringify(made.expectation),
-      summary: JSON.stringify(made.summary),
-      card: made.sheet ? JSON.stringify(made.sheet) : null,
-    });
-    await keepPoints(trx, id!, made.expectation);
-    return id!;
+    const same = trx('sessions').where({ lesson_id: lessonId, group_id: groupId, on_date: onDate });
+    return (await same.whereNull('archived_at').first('id')) ? undefined : insertSession(trx, made);
   });
+}
+
+async function insertSession(trx: Knex.Transaction, made: NewSession): Promise<number> {
+  const [id] = await trx('sessions').insert({
+    lesson_id: made.lessonId,
+    group_id: made.groupId,
+    on_date: made.onDate,
+    expectation: JSON.stringify(made.expectation),
+    summary: JSON.stringify(made.summary),
+    card: made.sheet ? JSON.stringify(made.sheet) : null,
+  });
+  await keepPoints(trx, id!, made.expectation);
+  return id!;
 }
 
 /**

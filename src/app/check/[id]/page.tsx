@@ -1,3 +1,4 @@
+import { notFound } from 'next/navigation';
 import Link from 'next/link';
 import { isEmptyContext, PREDICTED } from '@/core';
 import '@/features/check/check.css';
@@ -18,7 +19,6 @@ import { foundIn } from '@/server/repositories/foundFaults';
 import { rosterTag } from '@/server/roster';
 import { seatsOf } from '@/server/repositories/seats';
 import { longDayName } from '@/ui/dates';
-import { MissingPage } from '@/ui/MissingPage';
 
 export const dynamic = 'force-dynamic';
 export const metadata = { title: 'Check' };
@@ -27,7 +27,7 @@ export default async function CheckPage({ params }: { params: Promise<{ id: stri
   const id = pageId((await params).id);
   const asking = await admit('/check/[id]', id);
   const book = id === undefined ? undefined : await orMissing(checkBook(id));
-  if (!book) return <MissingPage thing="This session" href="/check" place="the sessions" />;
+  if (!book) notFound();
   const { session, students, readings, judged, waiting, contexts, asFound } = book;
   const educates = asking?.role === 'educator';
   const [version, codes, found, taken, pictures, attendance, roster] = await Promise.all([

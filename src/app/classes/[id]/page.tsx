@@ -1,3 +1,4 @@
+import { notFound } from 'next/navigation';
 import '@/features/store/store.css';
 import { GroupPage } from '@/features/classes/GroupPage';
 import { admit } from '@/server/access/admit';
@@ -5,7 +6,6 @@ import { orMissing } from '@/server/orMissing';
 import { pageId } from '@/server/pageId';
 import { group } from '@/server/repositories/groups';
 import { sessionLines } from '@/server/repositories/sessions';
-import { MissingPage } from '@/ui/MissingPage';
 
 export const dynamic = 'force-dynamic';
 export const metadata = { title: 'Group' };
@@ -14,7 +14,7 @@ export default async function OneGroupPage({ params }: { params: Promise<{ id: s
   await admit('/classes/[id]');
   const id = pageId((await params).id);
   const held = id === undefined ? undefined : await orMissing(group(id));
-  if (!held) return <MissingPage thing="This group" href="/classes" place="the classes" />;
+  if (!held) notFound();
   const given = await sessionLines({ groupId: held.id, away: true });
   return (
     <GroupPage

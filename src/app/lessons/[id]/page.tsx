@@ -1,3 +1,4 @@
+import { notFound } from 'next/navigation';
 import { LessonSheet } from '@/features/sheet/LessonSheet';
 import { admit } from '@/server/access/admit';
 import { carefulRequest, DRAWS, keptSheet, sheetSurroundings } from '@/server/lessonSheet';
@@ -10,7 +11,6 @@ import { contentOf, lesson, lessonHeads } from '@/server/repositories/lessons';
 import { sessionLines } from '@/server/repositories/sessions';
 import { glossary } from '@/server/repositories/settings';
 import { dayOf } from '@/ui/dates';
-import { MissingPage } from '@/ui/MissingPage';
 
 export const dynamic = 'force-dynamic';
 interface Props {
@@ -28,7 +28,7 @@ export default async function LessonPage({ params }: Props) {
   await admit('/lessons/[id]');
   const id = pageId((await params).id);
   const held = id === undefined ? undefined : await orMissing(lesson(id));
-  if (!held) return <MissingPage thing="This lesson" href="/lessons" place="the lessons" />;
+  if (!held) notFound();
   const [allGroups, given, heads, measured, words] = await Promise.all([
     groups(),
     sessionLines({ lessonId: held.id }),

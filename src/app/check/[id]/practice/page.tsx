@@ -1,3 +1,4 @@
+import { notFound } from 'next/navigation';
 import Link from 'next/link';
 import { PREDICTED } from '@/core';
 import '@/features/check/check.css';
@@ -9,7 +10,6 @@ import { checkBook } from '@/server/checkBook';
 import { orMissing } from '@/server/orMissing';
 import { pageId } from '@/server/pageId';
 import { practiceOf } from '@/server/practice';
-import { MissingPage } from '@/ui/MissingPage';
 import { Note } from '@/ui/Note';
 
 export const dynamic = 'force-dynamic';
@@ -19,7 +19,7 @@ export default async function PracticePage({ params }: { params: Promise<{ id: s
   const id = pageId((await params).id);
   await admit('/check/[id]/practice', id);
   const book = id === undefined ? undefined : await orMissing(checkBook(id));
-  if (!book) return <MissingPage thing="This session" href="/check" place="the sessions" />;
+  if (!book) notFound();
   const { session, students } = book;
   const practice = await practiceOf(session.id);
   return (

@@ -1,3 +1,4 @@
+import { notFound } from 'next/navigation';
 import Link from 'next/link';
 import '@/features/check/check.css';
 import { SessionReport } from '@/features/check/SessionReport';
@@ -7,7 +8,6 @@ import { orMissing } from '@/server/orMissing';
 import { pageId } from '@/server/pageId';
 import { sessionReport } from '@/server/report';
 import { longDayName } from '@/ui/dates';
-import { MissingPage } from '@/ui/MissingPage';
 
 export const dynamic = 'force-dynamic';
 export const metadata = { title: 'Report' };
@@ -16,7 +16,7 @@ export default async function ReportPage({ params }: { params: Promise<{ id: str
   const id = pageId((await params).id);
   await admit('/check/[id]/report', id);
   const report = id === undefined ? undefined : await orMissing(sessionReport(id));
-  if (!report) return <MissingPage thing="This session" href="/check" place="the sessions" />;
+  if (!report) notFound();
   const { session } = report;
   return (
     <div className="page wide">

@@ -1,3 +1,4 @@
+import { notFound } from 'next/navigation';
 import { styleIn } from '@/core';
 import { PrintedCard } from '@/features/print/PrintedCard';
 import { PrintedChecks } from '@/features/print/PrintedChecks';
@@ -11,7 +12,6 @@ import { groups } from '@/server/repositories/groups';
 import { lesson } from '@/server/repositories/lessons';
 import { sessionLines } from '@/server/repositories/sessions';
 import { glossary } from '@/server/repositories/settings';
-import { MissingPage } from '@/ui/MissingPage';
 
 export const dynamic = 'force-dynamic';
 export const metadata = { title: 'Print' };
@@ -27,7 +27,7 @@ export default async function PrintPage({ params, searchParams }: Asked) {
   const id = pageId(text);
   const held = id === undefined ? undefined : await orMissing(lesson(id));
   if (!held || !isKnown(what)) {
-    return <MissingPage thing="This page to print" href="/lessons" place="the lessons" />;
+    notFound();
   }
   const [given] = await sessionLines({ lessonId: held.id, most: 1, newest: true });
   const group = (await groups()).find((g) => g.id === given?.groupId);

@@ -1,3 +1,4 @@
+import { notFound } from 'next/navigation';
 import Link from 'next/link';
 import '@/features/photo/photo.css';
 import { BenchPhoto } from '@/features/photo/BenchPhoto';
@@ -5,7 +6,6 @@ import { admit } from '@/server/access/admit';
 import { besideOf } from '@/server/pictures/beside';
 import { orMissing } from '@/server/orMissing';
 import { pageId } from '@/server/pageId';
-import { MissingPage } from '@/ui/MissingPage';
 import { Note } from '@/ui/Note';
 
 export const dynamic = 'force-dynamic';
@@ -18,7 +18,7 @@ export default async function BesidePage({ params }: { params: Promise<{ id: str
   const studentId = pageId(student);
   const beside =
     id === undefined || studentId === undefined ? undefined : await orMissing(besideOf(id, studentId));
-  if (!beside) return <MissingPage thing="This bench" href="/check" place="the sessions" />;
+  if (!beside) notFound();
   const { title, bench, nickname, sheet, ...rest } = beside;
   return (
     <div className="page wide">
