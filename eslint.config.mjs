@@ -7,6 +7,7 @@ export default tseslint.config(
       '.next/',
       '.next-demo/',
       '.next-test/',
+      '.house/',
       'node_modules/',
       'data/',
       'next-env.d.ts',

@@ -51,7 +51,7 @@ async function measured(name: string, size: HouseSize, whole: boolean): Promise<
   const database = path.join(folder, 'house.sqlite');
   process.env['MIVVET_DB'] = database;
   process.env['MIVVET_DEMO'] = '1';
-  process.env['MIVVET_WORKER'] ??= path.resolve(BUILD, 'house', 'worker.mjs');
+  process.env['MIVVET_WORKER'] ??= path.resolve('.house', BUILD.replace(/^\./u, ''), 'worker.mjs');
   await fillHouse(size);
   const shared = whole ? await dictionaries() : [];
   await stopThreads();

@@ -2,28 +2,39 @@
 // `-- --port N` serves on another port. Whoever is on this machine is its educator, so it never leaves the machine.
 import { rmSync } from 'node:fs';
 import path from 'node:path';
-import { installPackages, must, option, ROOT, say, serve, tool } from './bootstrap.mjs';
-import { buildAll, serverOf, settingsOf } from './build.mjs';
+import { installPackages, tool } from './bootstrap.mjs';
+import { buildAll, isBuilt, serverOf, settingsOf } from './build.mjs';
+import { runsFrom } from './inUse.mjs';
+import { must, option, refuse, ROOT, say, serve, step } from './processes.mjs';
+import { needsNode, needsPort } from './ready.mjs';
 
 const FOLDER = '.next-demo';
 const args = process.argv.slice(2);
 const port = option('--port') ?? process.env.PORT ?? '4173';
 const host = option('--host') ?? '127.0.0.1';
-if (!['127.0.0.1', 'localhost', '::1'].includes(host)) {
-  say(
+needsNode();
+if (!['127.0.0.1', 'localhost', '::1'].includes(host))
+  refuse(
     `The demo signs everybody in, so it is served on this machine only, not on ${host}. Use npm start for that.`,
   );
-  process.exit(1);
-}
+await needsPort(host, port);
 const database = process.env.MIVVET_DB ?? path.join(ROOT, 'data', 'demo.sqlite');
 const env = { ...settingsOf(FOLDER), MIVVET_DB: database, MIVVET_DEMO: '1' };
+const tsx = (...of) => must(process.execPath, [tool('tsx/dist/cli.mjs'), ...of], env);
 
-installPackages();
+step(1, 3, 'the packages');
+await installPackages();
 // Before anything is built or removed: what another demo serves from here stays as it is.
-must(process.execPath, [tool('tsx/dist/cli.mjs'), 'src/demo/mayStart.ts'], env);
+await tsx('src/demo/mayStart.ts');
 if (args.includes('--fresh'))
   for (const end of ['', '-wal', '-shm']) rmSync(`${database}${end}`, { force: true });
-await buildAll(FOLDER);
-must(process.execPath, [tool('tsx/dist/cli.mjs'), 'src/demo/main.ts'], env);
+step(
+  2,
+  3,
+  isBuilt(FOLDER) ? 'the pages are built; the demo course' : 'building the pages, and the demo course',
+);
+await buildAll(FOLDER, () => tsx('src/demo/main.ts'));
+step(3, 3, 'serving');
 say(`Open http://${host}:${port}`);
-serve(serverOf(host, port), env);
+runsFrom(path.join(ROOT, FOLDER));
+await serve(serverOf(host, port), env);

@@ -1,12 +1,15 @@
 // npm run backup [FILE], npm run restore FILE, npm run passphrase: the commands of whoever has the machine.
-import path from 'node:path';
 import { existsSync } from 'node:fs';
-import { installPackages, must, ROOT } from './bootstrap.mjs';
-import { buildHouse, settingsOf } from './build.mjs';
+import { installPackages } from './bootstrap.mjs';
+import { buildHouse, houseOf, settingsOf } from './build.mjs';
+import { must } from './processes.mjs';
+import { needsNode } from './ready.mjs';
 
 const FOLDER = '.next';
-const house = path.join(ROOT, FOLDER, 'house', 'house.mjs');
+const house = houseOf(FOLDER, 'house.mjs');
 
-installPackages();
+needsNode();
+await installPackages();
 if (!existsSync(house)) await buildHouse(FOLDER);
-must(process.execPath, [house, ...process.argv.slice(2)], settingsOf(FOLDER));
+await must(process.execPath, [house, ...process.argv.slice(2)], settingsOf(FOLDER), { talks: true });
+process.exit(0);

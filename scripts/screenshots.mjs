@@ -2,7 +2,8 @@
 // MIVVET_URL says where (default http://127.0.0.1:4173); names given as arguments take only those.
 import { chromium } from '@playwright/test';
 import path from 'node:path';
-import { CHROMIUM, ROOT } from './bootstrap.mjs';
+import { CHROMIUM } from './bootstrap.mjs';
+import { ROOT } from './processes.mjs';
 
 const BASE = process.env.MIVVET_URL ?? 'http://127.0.0.1:4173';
 const OUT = process.env.MIVVET_SHOTS ?? path.join(ROOT, 'docs', 'screenshots');

@@ -1,16 +1,18 @@
 // npm test: installs what is missing, Chromium included, and runs everything: formatting, lint, types, import
 // rules, docs/validation.md, unit tests, the build, and the real interface. Closes with the totals on a line of their own.
 // `npm test -- unit` or `-- e2e` runs only that part.
-import { spawn, spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
-import { installChromium, installPackages, ROOT, say, tool } from './bootstrap.mjs';
+import { installChromium, installPackages, tool } from './bootstrap.mjs';
+import { ran, ROOT, say } from './processes.mjs';
+import { needsNode } from './ready.mjs';
 
 const only = process.argv[2];
 const out = path.join(ROOT, 'test-results');
 
-installPackages();
-if (only !== 'unit') installChromium();
+needsNode();
+await installPackages('all');
+if (only !== 'unit') await installChromium();
 rmSync(out, { recursive: true, force: true });
 mkdirSync(out, { recursive: true });
 
@@ -43,32 +45,23 @@ async function checks(list) {
   await Promise.all([next(), next()]);
 }
 
-function heard(args) {
-  return new Promise((resolve) => {
-    const child = spawn(process.execPath, args, { cwd: ROOT, env: environment() });
-    const said = [];
-    for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => said.push(chunk));
-    child.on('close', (code) => resolve({ ok: code === 0, said: Buffer.concat(said).toString() }));
-  });
+async function heard(args) {
+  const { code, said } = await ran(process.execPath, args, environment(), { stdio: 'pipe' });
+  return { ok: code === 0, said };
 }
 
 function environment(more = {}) {
-  return { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...more };
+  return { NEXT_TELEMETRY_DISABLED: '1', ...more };
 }
 
-function run(args, env = {}) {
-  const done = spawnSync(process.execPath, args, {
-    cwd: ROOT,
-    stdio: 'inherit',
-    env: environment(env),
-  });
-  return done.status ?? 1;
+async function run(args, env = {}) {
+  return (await ran(process.execPath, args, environment(env))).code;
 }
 
-function unit() {
+async function unit() {
   say('unit tests');
   const report = path.join(out, 'jest.json');
-  const status = run([tool('jest/bin/jest.js'), '--json', `--outputFile=${report}`, '--silent']);
+  const status = await run([tool('jest/bin/jest.js'), '--json', `--outputFile=${report}`, '--silent']);
   const { numPassedTests, numFailedTests, numFailedTestSuites, testResults = [] } = readJson(report) ?? {};
   for (const { name, status: how, assertionResults } of testResults) {
     const which = assertionResults.filter((one) => one.status === 'failed').map(({ fullName }) => fullName);
@@ -78,10 +71,12 @@ function unit() {
   failed += Math.max(numFailedTests ?? 0, numFailedTestSuites ?? 0, status === 0 ? 0 : 1);
 }
 
-function interfaceTests() {
+async function interfaceTests() {
   say('the real interface');
   const report = path.join(out, 'playwright.json');
-  const status = run([tool('@playwright/test/cli.js'), 'test'], { PLAYWRIGHT_JSON_OUTPUT_NAME: report });
+  const status = await run([tool('@playwright/test/cli.js'), 'test'], {
+    PLAYWRIGHT_JSON_OUTPUT_NAME: report,
+  });
   const { expected, flaky, unexpected } = readJson(report)?.stats ?? {};
   passed += (expected ?? 0) + (flaky ?? 0);
   failed += Math.max(unexpected ?? 0, status === 0 ? 0 : 1);
@@ -104,13 +99,13 @@ if (only !== 'e2e') {
     ['import rules', 'dependency-cruiser/bin/dependency-cruise.mjs', 'src', 'bench'],
     ['validation', 'tsx/dist/cli.mjs', 'scripts/validation.ts'],
   ]);
-  unit();
+  await unit();
 }
 if (
   only !== 'unit' &&
-  noted('build', run([path.join(ROOT, 'scripts', 'build.mjs')], { MIVVET_BUILD: '.next-test' }) === 0)
+  noted('build', (await run([path.join(ROOT, 'scripts', 'build.mjs')], { MIVVET_BUILD: '.next-test' })) === 0)
 )
-  interfaceTests();
+  await interfaceTests();
 
 if (names.length > 0) console.log(`\nFailed:\n${names.map((name) => `- ${name}`).join('\n')}`);
 console.log(`\n${passed} passed, ${failed} failed`);

@@ -63,7 +63,7 @@ export async function classAtOnce({
     MIVVET_DB: file,
     MIVVET_DEMO: '1',
     MIVVET_BUILD: build,
-    MIVVET_WORKER: path.join(ROOT, build, 'house', 'worker.mjs'),
+    MIVVET_WORKER: path.join(ROOT, '.house', build.replace(/^\./u, ''), 'worker.mjs'),
   };
   const tsx = path.join(ROOT, 'node_modules/tsx/dist/cli.mjs');
   const out = execFileSync(process.execPath, [tsx, 'tests/support/forty.ts', pattern], { cwd: ROOT, env });

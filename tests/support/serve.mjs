@@ -3,7 +3,8 @@
 import { mkdirSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { must, serve, tool } from '../../scripts/bootstrap.mjs';
+import { tool } from '../../scripts/bootstrap.mjs';
+import { must, serve } from '../../scripts/processes.mjs';
 import { serverOf, settingsOf } from '../../scripts/build.mjs';
 
 const [port = '4270', what = 'demo'] = process.argv.slice(2);
@@ -11,11 +12,11 @@ const [port = '4270', what = 'demo'] = process.argv.slice(2);
 const folder = path.join(os.tmpdir(), `mivvet-e2e-${port}`);
 rmSync(folder, { recursive: true, force: true });
 mkdirSync(folder);
-const env = { ...settingsOf('.next-test'), MIVVET_DB: path.join(folder, 'e2e.sqlite') };
+const env = { ...settingsOf('.next-test'), PORT: port, MIVVET_DB: path.join(folder, 'e2e.sqlite') };
 if (what === 'demo') {
   env.MIVVET_DEMO = '1';
   // A course that began today would be yesterday's for tests that run past midnight.
   const soon = new Date(Date.now() + 30 * 60_000).toISOString();
-  must(process.execPath, [tool('tsx/dist/cli.mjs'), 'src/demo/main.ts', soon], env);
+  await must(process.execPath, [tool('tsx/dist/cli.mjs'), 'src/demo/main.ts', soon], env);
 }
-serve(serverOf('127.0.0.1', port), env);
+await serve(serverOf('127.0.0.1', port), env);
