@@ -6,6 +6,7 @@ const config = {
   testMatch: [
     '<rootDir>/src/**/*.test.ts',
     '<rootDir>/tests/validation/*.test.ts',
+    '<rootDir>/tests/scripts/*.test.ts',
     '<rootDir>/src/**/*.test.tsx',
   ],
   testEnvironment: 'node',

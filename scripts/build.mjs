@@ -9,7 +9,11 @@ import { tool } from './bootstrap.mjs';
 import { runningFrom } from './inUse.mjs';
 import { must, refuse, ROOT } from './processes.mjs';
 
-const ENTRIES = { worker: 'src/server/work/worker.ts', house: 'src/house/main.ts' };
+const ENTRIES = {
+  worker: 'src/server/work/worker.ts',
+  house: 'src/house/main.ts',
+  demo: 'src/demo/main.ts',
+};
 
 /** Where what runs without a screen lies: beside the pages, which are cleared away when they are built anew. */
 export function houseOf(folder, file) {

@@ -3,7 +3,7 @@
 import { rmSync } from 'node:fs';
 import path from 'node:path';
 import { installPackages, tool } from './bootstrap.mjs';
-import { buildAll, isBuilt, serverOf, settingsOf } from './build.mjs';
+import { buildAll, houseOf, isBuilt, serverOf, settingsOf } from './build.mjs';
 import { runsFrom } from './inUse.mjs';
 import { must, option, refuse, ROOT, say, serve, step } from './processes.mjs';
 import { needsNode, needsPort } from './ready.mjs';
@@ -20,20 +20,22 @@ if (!['127.0.0.1', 'localhost', '::1'].includes(host))
 await needsPort(host, port);
 const database = process.env.MIVVET_DB ?? path.join(ROOT, 'data', 'demo.sqlite');
 const env = { ...settingsOf(FOLDER), MIVVET_DB: database, MIVVET_DEMO: '1' };
-const tsx = (...of) => must(process.execPath, [tool('tsx/dist/cli.mjs'), ...of], env);
+/** These say themselves why they do not go on. */
+const SPEAKS = { speaks: true };
+const isFresh = args.includes('--fresh');
 
 step(1, 3, 'the packages');
 await installPackages();
 // Before anything is built or removed: what another demo serves from here stays as it is.
-await tsx('src/demo/mayStart.ts');
-if (args.includes('--fresh'))
-  for (const end of ['', '-wal', '-shm']) rmSync(`${database}${end}`, { force: true });
+if (isFresh || !isBuilt(FOLDER))
+  await must(process.execPath, [tool('tsx/dist/cli.mjs'), 'src/demo/mayStart.ts'], env, SPEAKS);
+if (isFresh) for (const end of ['', '-wal', '-shm']) rmSync(`${database}${end}`, { force: true });
 step(
   2,
   3,
   isBuilt(FOLDER) ? 'the pages are built; the demo course' : 'building the pages, and the demo course',
 );
-await buildAll(FOLDER, () => tsx('src/demo/main.ts'));
+await buildAll(FOLDER, () => must(process.execPath, [houseOf(FOLDER, 'demo.mjs')], env, SPEAKS));
 step(3, 3, 'serving');
 say(`Open http://${host}:${port}`);
 runsFrom(path.join(ROOT, FOLDER));

@@ -11,5 +11,8 @@ const house = houseOf(FOLDER, 'house.mjs');
 needsNode();
 await installPackages();
 if (!existsSync(house)) await buildHouse(FOLDER);
-await must(process.execPath, [house, ...process.argv.slice(2)], settingsOf(FOLDER), { talks: true });
+await must(process.execPath, [house, ...process.argv.slice(2)], settingsOf(FOLDER), {
+  talks: true,
+  speaks: true,
+});
 process.exit(0);

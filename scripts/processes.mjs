@@ -8,12 +8,14 @@ export const ROOT = path.dirname(path.dirname(fileURLToPath(import.meta.url)));
 /** What runs just now. */
 const running = new Set();
 let stopped = false;
+/** What a command that was told to stop ends with: a server has done its work then, whatever else has not. */
+let codeWhenStopped = 128 + 15;
 
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
   process.on(signal, () => {
     stopped = true;
     for (const { child, own } of running) end(child, own, signal);
-    if (running.size === 0) process.exit(128 + 15);
+    if (running.size === 0) process.exit(codeWhenStopped);
   });
 
 /** Ends a program, and with it whatever it has started where it leads a group of its own. */
@@ -48,7 +50,7 @@ export function ran(command, args, env = {}, { stdio = 'inherit', talks = false 
     const ended = (code) => {
       running.delete(entry);
       // What was told to stop does nothing more, whatever was to come after this.
-      if (stopped && running.size === 0) process.exit(128 + 15);
+      if (stopped && running.size === 0) process.exit(codeWhenStopped);
       if (!stopped) resolve({ code, said: Buffer.concat(said).toString() });
     };
     child.on('error', () => ended(127));
@@ -56,16 +58,18 @@ export function ran(command, args, env = {}, { stdio = 'inherit', talks = false 
   });
 }
 
-/** The same; the command ends with it when it fails. */
-export async function must(command, args, env = {}, how = {}) {
+/** The same; the command ends with it when it fails. @param how besides, `speaks` for one that says itself what failed */
+export async function must(command, args, env = {}, { speaks = false, ...how } = {}) {
   const { code } = await ran(command, args, env, how);
   if (code === 0) return;
+  if (speaks) process.exit(code);
   say(`${command === process.execPath ? args.join(' ') : [command, ...args].join(' ')} failed.`);
   process.exit(code);
 }
 
 /** Runs a server until it ends or this program is told to; the program ends with it. */
 export async function serve(args, env = {}) {
+  codeWhenStopped = 0;
   const { code } = await ran(process.execPath, args, env);
   process.exit(code);
 }

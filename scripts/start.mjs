@@ -18,7 +18,7 @@ await installPackages();
 step(2, 3, 'the pages');
 await buildAll(FOLDER);
 const env = { ...settingsOf(FOLDER), PORT: port };
-await must(process.execPath, [houseOf(FOLDER, 'house.mjs'), 'may-listen', host], env);
+await must(process.execPath, [houseOf(FOLDER, 'house.mjs'), 'may-listen', host], env, { speaks: true });
 step(3, 3, 'serving');
 say(`Open http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`);
 say('Forgotten the passphrase? Whoever has this machine sets a new one: npm run passphrase');

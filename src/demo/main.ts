@@ -5,6 +5,7 @@ import { HouseTaken, takeHouse } from '@/server/running';
 import { stopThreads } from '@/server/work/pool';
 import { fillDemo } from './fill';
 import { fillRunning } from './running';
+import { takenWords } from './taken';
 
 /** Fills the database that MIVVET_DB names, unless it holds lessons already; around now, or the instant that is given. */
 async function main(): Promise<void> {
@@ -22,6 +23,6 @@ async function main(): Promise<void> {
 }
 
 main().catch((error: unknown) => {
-  console.error(error instanceof HouseTaken ? `mivvet: ${error.message}` : error);
+  console.error(error instanceof HouseTaken ? takenWords(error) : error);
   process.exitCode = 1;
 });
