@@ -6,14 +6,15 @@ const PORT = 4292;
 const MINUTE = 60_000;
 
 /** Lessons that a class has at once: a usual one, one that blinks, and the largest. */
-const LESSONS: readonly { readonly pattern: PatternId; readonly clients: number; readonly kill: boolean }[] = [
-  { pattern: 'rgb', clients: 10, kill: false },
-  { pattern: 'rgb', clients: 10, kill: true },
-  { pattern: 'rgb', clients: 1, kill: false },
-  { pattern: 'rgb', clients: 40, kill: false },
-  { pattern: 'blink', clients: 10, kill: false },
-  { pattern: 'sound-lights', clients: 10, kill: false },
-];
+const LESSONS: readonly { readonly pattern: PatternId; readonly clients: number; readonly kill: boolean }[] =
+  [
+    { pattern: 'rgb', clients: 10, kill: false },
+    { pattern: 'rgb', clients: 10, kill: true },
+    { pattern: 'rgb', clients: 1, kill: false },
+    { pattern: 'rgb', clients: 40, kill: false },
+    { pattern: 'blink', clients: 10, kill: false },
+    { pattern: 'sound-lights', clients: 10, kill: false },
+  ];
 
 /** Forty benches with twelve figures each, entered by some clients over a minute; `npm run build` first. */
 export async function benchClass(): Promise<Line[]> {
