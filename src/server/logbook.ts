@@ -2,6 +2,7 @@ import { GLANCE, type Band, type Checkpoint, type ReadingKind, type VerdictName 
 import { setImmediate as breath } from 'node:timers/promises';
 import { pointName } from '@/messages/points';
 import { database } from './db/connection';
+import { spanOfDay } from './zone';
 
 /** One reading as the logbook shows it. */
 export interface LogRow {
@@ -145,7 +146,10 @@ export async function logbook(asked: LogAsked): Promise<LogRow[]> {
   if (lesson) void rows.where('title', lesson);
   if (group) void rows.where('study_groups.name', group);
   // A retest of a week later is of its own day.
-  if (day) void rows.whereRaw("(on_date = ? OR date(arrived_at, 'localtime') = ?)", [day, day]);
+  if (day) {
+    const { from, to } = spanOfDay(day);
+    void rows.whereRaw('(on_date = ? OR arrived_at BETWEEN ? AND ?)', [day, from, to]);
+  }
   if (session !== undefined) void rows.where('sessions.id', session);
   if (student !== undefined) void rows.where('readings.student_id', student);
   // As the index of what is off is made, so that it is used.

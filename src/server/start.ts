@@ -9,6 +9,7 @@ import { environment } from './env';
 import { judgeInBackground } from './judging';
 import { letPicturesGoInTime } from './pictures/retention';
 import { patternSigns } from './lessonSheet';
+import { takeZone } from './zone';
 import { HouseTaken, takeHouse, type Hold } from './running';
 
 /** Opens the database, takes up what waits, and sees to it that a clean stop leaves everything in the one file. */
@@ -32,6 +33,7 @@ export async function startHouse(): Promise<void> {
       if (left) throw new DatabaseProblem('half-restored', file, left);
     },
     after: () => {
+      void takeZone().catch(() => undefined);
       void judgeInBackground();
       void patternSigns().catch(() => undefined);
       letPicturesGoInTime();
@@ -42,6 +44,7 @@ export async function startHouse(): Promise<void> {
   });
   try {
     await database();
+    await takeZone();
   } catch (error) {
     // Every page says the same, and works as soon as the cause is gone.
     console.error(`mivvet: ${error instanceof DatabaseProblem ? error.message : String(error)}`);

@@ -4,20 +4,26 @@ import Link from 'next/link';
 import { MeterForm } from '@/features/settings/MeterForm';
 import { StyleForm } from '@/features/settings/StyleForm';
 import { Backups } from '@/features/settings/Backups';
+import { Zone } from '@/features/settings/Zone';
 import { Pictures } from '@/features/settings/Pictures';
 import { Passphrase } from '@/features/settings/Passphrase';
 import { WrongTries } from '@/features/access/WrongTries';
 import { wrongTries } from '@/server/access/attempts';
 import { backupState } from '@/server/backup/backUp';
 import { environment } from '@/server/env';
-import { houseStyle, meter, pictureRule } from '@/server/repositories/settings';
+import { houseStyle, houseZone, meter, pictureRule } from '@/server/repositories/settings';
 
 export const dynamic = 'force-dynamic';
 export const metadata = { title: 'House style' };
 
 export default async function SettingsPage() {
   await admit('/settings');
-  const [style, ownMeter, pictures] = await Promise.all([houseStyle(), meter(), pictureRule()]);
+  const [style, ownMeter, pictures, zone] = await Promise.all([
+    houseStyle(),
+    meter(),
+    pictureRule(),
+    houseZone(),
+  ]);
   const { demo } = environment();
   const tries = wrongTries();
   return (
@@ -36,6 +42,9 @@ export default async function SettingsPage() {
         <section className="ruled">
           <h2>The class meter</h2>
           <MeterForm meter={ownMeter.value} version={ownMeter.version} />
+          <div className="ruled pt-4">
+            <Zone zone={zone.value.zone} version={zone.version} zones={Intl.supportedValuesOf('timeZone')} />
+          </div>
           <div className="ruled pt-4">
             <Pictures days={pictures.value.days} version={pictures.version} />
           </div>

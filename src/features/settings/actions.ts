@@ -10,10 +10,14 @@ import {
   houseStyle,
   meter as keptMeter,
   pictureRule,
+  houseZone,
   pictureRuleSchema,
+  zoneSchema,
   saveSetting,
   type PictureRule,
+  type ZoneRule,
 } from '@/server/repositories/settings';
+import { reckonBy } from '@/server/zone';
 import { startJob } from '@/server/work/jobs';
 import { METER_FIELDS, STYLE_FIELDS } from './fields';
 
@@ -51,6 +55,20 @@ export async function keepPictureRule(version: number, rule: unknown): Promise<A
       return done(saved);
     },
     pictureRule,
+  );
+}
+
+/** Keeps the zone that the house reckons its days and hours by. */
+export async function keepZone(version: number, rule: unknown): Promise<Answer<number, ZoneRule>> {
+  return guarded(
+    'keepZone',
+    async () => {
+      const checked = zoneSchema.parse(rule);
+      const saved = await saveSetting('zone', version, checked);
+      reckonBy(checked.zone ?? undefined);
+      return done(saved);
+    },
+    houseZone,
   );
 }
 

@@ -77,6 +77,7 @@ export const ACTIONS = {
   keepMeter: EDUCATOR,
   keepPhoto: EVERYBODY_IN,
   keepPictureRule: EDUCATOR,
+  keepZone: EDUCATOR,
   keepReading: EVERYBODY_IN,
   keepStyle: EDUCATOR,
   keepWords: EDUCATOR,

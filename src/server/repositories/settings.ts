@@ -31,6 +31,23 @@ export type PictureRule = z.output<typeof pictureRuleSchema>;
 export const pictureRule = (): Promise<Versioned<PictureRule>> =>
   setting('pictures', pictureRuleSchema, { days: 30 });
 
+/** The zone that days and hours are reckoned by, by its IANA name; null until somebody has said. */
+export const zoneSchema = z.strictObject({
+  zone: z.string().max(60).refine(isZone, 'is no zone of the world').nullable(),
+});
+export type ZoneRule = z.output<typeof zoneSchema>;
+
+export const houseZone = (): Promise<Versioned<ZoneRule>> => setting('zone', zoneSchema, { zone: null });
+
+function isZone(name: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: name });
+    return true;
+  } catch {
+    return false;
+  }
+}
+
 async function setting<T>(name: string, schema: z.ZodType<T>, fallback: T): Promise<Versioned<T>> {
   const row = (await (await database())('settings').where({ name }).first()) as
     { json: string; version: number } | undefined;
@@ -40,9 +57,9 @@ async function setting<T>(name: string, schema: z.ZodType<T>, fallback: T): Prom
 }
 
 export async function saveSetting(
-  name: 'house style' | 'meter' | 'glossary' | 'pictures',
+  name: 'house style' | 'meter' | 'glossary' | 'pictures' | 'zone',
   version: number,
-  value: HouseStyle | MeterFigures | OwnWords | PictureRule,
+  value: HouseStyle | MeterFigures | OwnWords | PictureRule | ZoneRule,
 ): Promise<number> {
   const json = JSON.stringify(value);
   return write((trx) => putVersioned(trx, 'settings', { name }, version, { json }, `the ${name}`));
