@@ -6,8 +6,16 @@ import { logbook } from './logbook';
 import { sessionReport } from './report';
 import { attendanceOf, noteAttendance } from './repositories/attendance';
 import { closeRetest } from './repositories/closedRetests';
-import { addGroup, addStudents, group, type Student } from './repositories/groups';
-import { addLesson } from './repositories/lessons';
+import {
+  addGroup,
+  addStudents,
+  archiveGroup,
+  eraseStudent,
+  group,
+  saveStudent,
+  type Student,
+} from './repositories/groups';
+import { addLesson, archiveLesson } from './repositories/lessons';
 import { addReading, type NewReading } from './repositories/readings';
 import { addSession } from './repositories/sessions';
 import { judgeSession } from './judging';
@@ -124,6 +132,38 @@ describe('a retest', () => {
     expect(await logbook({ most: 100, group: 'Knot' })).toEqual([]);
     expect((await logbook({ most: 100, session, group: 'Tern' })).length).toBe(4);
   });
+});
+
+it('a group or a lesson that is put away leaves Today with its sessions and retests, and comes back with them', async () => {
+  const shown = async () => {
+    const { next, after, short } = await todayFor(DAY);
+    return { ahead: (next ? 1 : 0) + after.length, retests: (await due()).length, short: short.length };
+  };
+  const before = await shown();
+  expect(before).toMatchObject({ ahead: 3, retests: 1 });
+  for (const putAway of [
+    (at: string | null) => archiveGroup(tern, at),
+    (at: string | null) => archiveLesson(lesson, at),
+  ]) {
+    await putAway('2026-12-01T09:00:00.000Z');
+    expect(await shown()).toEqual({ ahead: 0, retests: 0, short: 0 });
+    await putAway(null);
+    expect(await shown()).toEqual(before);
+  }
+});
+
+it('renaming and erasing somebody with readings keeps every count', async () => {
+  const counts = async () => {
+    const { rows, benches } = await sessionReport(session);
+    return { benches, read: rows.map(({ figures }) => Object.keys(figures).length) };
+  };
+  const before = await counts();
+  const { version } = (await group(tern)).students.find(({ id }) => id === students[3]!.id)!;
+  await saveStudent(students[3]!.id, version, 4, 'Kelda B');
+  expect(await counts()).toEqual(before);
+  await eraseStudent(students[3]!.id, '2026-12-02T10:00:00.000Z');
+  expect(await counts()).toEqual(before);
+  expect((await logbook({ most: 100, session })).map(({ nickname }) => nickname)).not.toContain('Kelda B');
 });
 
 it('what is taken back counts no more, and the logbook says that it was', async () => {

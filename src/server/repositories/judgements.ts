@@ -147,7 +147,12 @@ export async function openBenches(until: string, most: number): Promise<OpenBenc
   const rows = (await db('judgements')
     .join('students', 'students.id', 'judgements.student_id')
     .join('sessions', 'sessions.id', 'judgements.session_id')
+    .join('lessons', 'lessons.id', 'sessions.lesson_id')
+    .join('study_groups', 'study_groups.id', 'sessions.group_id')
+    // Whoever puts a group or a lesson away is done with it.
     .whereNull('sessions.archived_at')
+    .whereNull('lessons.archived_at')
+    .whereNull('study_groups.archived_at')
     .where('sessions.on_date', '<=', until)
     .whereIn('judgements.state', ['off', 'close'])
     .whereNotExists(

@@ -120,7 +120,7 @@ export interface SessionsAsked {
   readonly ids?: readonly number[];
   readonly lessonId?: number;
   readonly groupId?: number;
-  /** Days from and to, both included. */
+  /** Days from and to, both included. With a first day, those of a lesson or group that was put away are left out. */
   readonly from?: string;
   readonly to?: string;
   /** So many at most: the first ones, or the last where `newest` is asked for. */
@@ -136,7 +136,10 @@ async function list(asked: SessionsAsked, extra: readonly string[]): Promise<Sto
   if (ids) void rows.whereIn('sessions.id', [...ids]);
   if (lessonId !== undefined) void rows.where('lesson_id', lessonId);
   if (groupId !== undefined) void rows.where('group_id', groupId);
-  if (from !== undefined) void rows.where('on_date', '>=', from);
+  if (from !== undefined) {
+    void rows.where('on_date', '>=', from);
+    void rows.whereNull('lessons.archived_at').whereNull('study_groups.archived_at');
+  }
   if (to !== undefined) void rows.where('on_date', '<=', to);
   if (!away) void rows.whereNull('sessions.archived_at');
   if (most !== undefined) void rows.limit(most);
