@@ -2,6 +2,7 @@ import { configure, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactElement } from 'react';
 import { THIN } from '@/core';
+import { typedStore } from '@/ui/typedStore';
 
 /** A test waits for a state; a slow machine comes to it later. */
 configure({ asyncUtilTimeout: 60_000 });
@@ -33,6 +34,8 @@ export function row(name: string | RegExp): HTMLElement {
 
 let complaints: jest.SpyInstance;
 beforeEach(() => {
+  // Each comes to a new tab.
+  typedStore.clear();
   complaints = jest.spyOn(console, 'error');
 });
 // A screen that complains to the console is broken, whatever else it shows.

@@ -1,7 +1,8 @@
 'use client';
 
-import { useRef, useState, type ChangeEvent, type KeyboardEvent } from 'react';
+import { useEffect, useRef, useState, type ChangeEvent, type KeyboardEvent } from 'react';
 import { formatEntered, formatQuantity, type Expected, type Verdict } from '@/core';
+import { useTyped } from '@/ui/useTyped';
 import { STATUS_WORDS } from '@/ui/StatusMark';
 import { EarlierReadings, type ShownReading } from './EarlierReadings';
 import { cellId, focusCell, focusColumnEnd } from './focusCell';
@@ -59,10 +60,14 @@ export function ReadingCell(props: Props) {
     isPast = false,
   } = props;
   const current = standing[standing.length - 1];
-  const [typed, setTyped] = useState<string | undefined>();
+  const [typed, setTyped] = useTyped<string | undefined>(label, undefined);
   const [waits, setWaits] = useState(false);
   // Enter commits and then leaves the cell, which would commit once more before the next render.
-  const draft = useRef<string | undefined>(undefined);
+  const draft = useRef(typed);
+  useEffect(() => {
+    // After a reload what was typed is there again, and not entered.
+    draft.current ??= typed;
+  }, [typed]);
   const write = (text: string | undefined) => {
     draft.current = text;
     setTyped(text);

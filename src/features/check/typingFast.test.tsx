@@ -113,6 +113,18 @@ describe('figures typed fast down a column', () => {
   });
 });
 
+it('what was typed and not entered, or refused, is in its cell again after a reload, and nothing is sent', async () => {
+  const first = open();
+  await first.user.click(cell(1));
+  await first.user.keyboard('2,,9{Enter}2.9');
+  first.unmount();
+  open();
+  expect(cell(1).value).toBe('2,,9');
+  expect(cell(1).getAttribute('aria-invalid')).toBe('true');
+  expect(cell(2).value).toBe('2.9');
+  expect(sent()).toEqual([]);
+});
+
 describe('a figure that stands', () => {
   it('is taken back by Delete, with what it was, and can be put back', async () => {
     const { user } = open({ readings: [stored] });

@@ -1,17 +1,17 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Note } from '@/ui/Note';
 import { useAnswer } from '@/ui/useAnswer';
+import { useTyped } from '@/ui/useTyped';
 import { newGroup } from './actions';
 
 export function NewGroup() {
   const router = useRouter();
-  const [name, setName] = useState('');
-  const [meets, setMeets] = useState('');
+  const [name, setName] = useTyped('group-name', '');
+  const [meets, setMeets] = useTyped('group-meets', '');
   const { problem, pending, run } = useAnswer();
   return (
     <section className="ruled">
@@ -22,7 +22,11 @@ export function NewGroup() {
           event.preventDefault();
           run(
             () => newGroup(name, meets),
-            (id) => router.push(`/classes/${id}`),
+            (id) => {
+              setName(undefined);
+              setMeets(undefined);
+              router.push(`/classes/${id}`);
+            },
           );
         }}
       >

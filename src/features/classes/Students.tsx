@@ -8,6 +8,7 @@ import { Note } from '@/ui/Note';
 import { useAnswer } from '@/ui/useAnswer';
 import { Overtaken } from '@/ui/Overtaken';
 import { useSaving } from '@/ui/useSaving';
+import { useTyped } from '@/ui/useTyped';
 import { Problem } from '@/ui/Problem';
 import { changeStudent, enrol, eraseStudent, letLeave, type StudentWords } from './actions';
 
@@ -145,7 +146,7 @@ const ERASED = '–';
 
 /** Nicknames typed or pasted. */
 export function Enrol({ groupId }: { groupId: number }) {
-  const [text, setText] = useState('');
+  const [text, setText] = useTyped('enrol', '');
   const [note, setNote] = useState('');
   const { problem, pending, run } = useAnswer();
   return (
@@ -162,7 +163,7 @@ export function Enrol({ groupId }: { groupId: number }) {
           run(
             () => enrol(groupId, text),
             (made) => {
-              setText('');
+              setText(undefined);
               setNote(`${made.added} added. ${made.note}`);
             },
           )

@@ -1,7 +1,7 @@
 'use client';
 
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
@@ -21,6 +21,7 @@ import { formProblem } from '@/ui/formProblem';
 import { Note } from '@/ui/Note';
 import { Overtaken, type Shown } from '@/ui/Overtaken';
 import { useSaving } from '@/ui/useSaving';
+import { useTyped } from '@/ui/useTyped';
 import { issueWords } from '@/messages/issues';
 import { STYLE_FIELDS } from './fields';
 import { keepStyle } from './actions';
@@ -93,16 +94,39 @@ const QUESTIONS = {
 /** The educator's choice wherever practitioners differ; every sheet follows it. */
 export function StyleForm({ style, version }: { style: HouseStyle; version: number }) {
   const [kept, setKept] = useState(false);
-  const { register, handleSubmit, formState, reset } = useForm<Fields, unknown, HouseStyle>({
+  const [typed, setTyped] = useTyped<Fields | undefined>('house-style', undefined);
+  const { register, handleSubmit, formState, reset, subscribe } = useForm<Fields, unknown, HouseStyle>({
     resolver: zodResolver(fieldsSchema, { error: issueWords }),
     defaultValues: fieldsOf(style),
   });
   const saving = useSaving<HouseStyle>({
     version,
     send: keepStyle,
-    onSaved: () => setKept(true),
-    onTheirs: (theirs) => reset(fieldsOf(theirs)),
+    onSaved: (saved) => {
+      setKept(true);
+      setTyped(undefined);
+      reset(fieldsOf(saved));
+    },
+    onTheirs: (theirs) => {
+      setTyped(undefined);
+      reset(fieldsOf(theirs));
+    },
   });
+  // What was typed before a reload is in the fields again, and not saved yet.
+  const isBack = useRef(false);
+  useEffect(() => {
+    if (!typed || isBack.current) return;
+    isBack.current = true;
+    if (!formState.isDirty) reset(typed, { keepDefaultValues: true });
+  }, [typed, formState.isDirty, reset]);
+  useEffect(() => {
+    return subscribe({
+      formState: { values: true, isDirty: true },
+      callback: ({ values, isDirty }) => {
+        if (isDirty) setTyped(values);
+      },
+    });
+  }, [subscribe, setTyped]);
   const wrong = formProblem(formState.errors);
   const save = handleSubmit(saving.save);
   const select = (
