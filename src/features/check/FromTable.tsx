@@ -1,8 +1,9 @@
-import { useId, useState } from 'react';
+import { useDeferredValue, useId, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import Modal from 'react-bootstrap/Modal';
 import type { SessionExpectation } from '@/core';
+import { tablesHere } from '@/features/hooks/saveTable';
 import { saveAs } from '@/ui/download';
 import { Problem } from '@/ui/Problem';
 import type { Bench } from './bench';
@@ -25,7 +26,11 @@ export function FromTable(props: Props) {
   const [text, setText] = useState('');
   const [problem, setProblem] = useState('');
   const field = useId();
-  const table = text.trim() ? readClassTable(text, { expectation, students, predicted, current }) : undefined;
+  // Typing goes on while a long table is read.
+  const pasted = useDeferredValue(text);
+  const table = pasted.trim()
+    ? readClassTable(pasted, { expectation, students, predicted, current }, tablesHere())
+    : undefined;
   const take = async (file: File | undefined) => {
     if (!file) return;
     if (file.size > MOST_BYTES) return setProblem(`“${file.name}” is too large for a table of one class.`);
@@ -54,7 +59,11 @@ export function FromTable(props: Props) {
               variant="text"
               className="btn-text"
               onClick={() =>
-                saveAs('class-figures.csv', 'text/csv', emptyTable({ expectation, students, predicted }))
+                saveAs(
+                  'class-figures.csv',
+                  'text/csv',
+                  emptyTable({ expectation, students, predicted }, tablesHere()),
+                )
               }
             >
               An empty table to fill in
@@ -98,6 +107,7 @@ export function FromTable(props: Props) {
 }
 
 const MOST_BYTES = 1_000_000;
+const PROBLEMS_MOST = 12;
 
 function countedFigures(many: number): string {
   return `${many} ${many === 1 ? 'figure' : 'figures'}`;
@@ -118,9 +128,10 @@ function WhatGoesIn({ table, again, current }: { table: ReturnType<typeof readCl
         <>
           <p>Not taken:</p>
           <ul className="problem">
-            {problems.map((problem) => (
+            {problems.slice(0, PROBLEMS_MOST).map((problem) => (
               <li key={problem}>{problem}</li>
             ))}
+            {problems.length > PROBLEMS_MOST && <li>and {problems.length - PROBLEMS_MOST} more.</li>}
           </ul>
         </>
       )}

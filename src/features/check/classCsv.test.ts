@@ -1,5 +1,5 @@
 import { expectationWith } from '../../../tests/support/sheets';
-import { GLANCE } from '@/core';
+import { CSV_DIALECTS, GLANCE, toCsv } from '@/core';
 import { emptyTable, readClassTable } from './classCsv';
 
 const expectation = expectationWith();
@@ -51,8 +51,60 @@ describe('a class’s figures in a table', () => {
     expect(problems).toHaveLength(4);
     expect(problems[0]).toContain('“colour of hat”');
     expect(problems[1]).toMatch(/^Bench 2, across R1: /u);
-    expect(problems[2]).toContain('no bench “9”');
-    expect(problems[3]).toMatch(/^Bench 3, across R1: .*2\.91/u);
+    expect(problems[2]).toMatch(/^Bench 3, across R1: .*2\.91/u);
+    expect(problems[3]).toContain('no bench “9”');
+  });
+
+  it('are read as spreadsheets write them: a first line that says how, a printed minus, decimal commas', () => {
+    expect(short('sep=;\nbench;across R1\n1;2,910\n').figures).toEqual(['1 R1 2.910']);
+    expect(short('\ufeff"sep=\t"\nbench\tacross R1\n1\t2.91\n').figures).toEqual(['1 R1 2.91']);
+    expect(short('bench;current\n1;\u22128,9\n').figures).toEqual(['1 current -8.9']);
+    const tabs = 'bench\tacross R1\n1\t2,910\n';
+    expect(readClassTable(tabs, around, 'semicolon').figures[0]!.typed).toBe('2.910');
+  });
+
+  it('of a bench or a checkpoint that stands twice are asked about, and none is taken', () => {
+    const { figures, problems } = short('bench,across R1\n1,2.91\n2,2.92\n01,2.93\nWren,1\n');
+    expect(figures).toEqual(['2 R1 2.92']);
+    expect(problems[0]).toBe(
+      'Bench 1 stands twice, in lines 2, 4: leave the one that is meant. Neither was taken.',
+    );
+    const twice = short('bench,across R1,across R1 mV,current\n1,2.91,2910,8.9\n');
+    expect(twice.figures).toEqual(['1 current 8.9']);
+    expect(twice.problems).toEqual([
+      '“across R1” has two columns: leave the one that is meant. Neither was taken.',
+    ]);
+  });
+
+  it('of a hundred thousand rows that are of nobody here are told in one line', () => {
+    const rows = Array.from({ length: 100_000 }, (_, i) => `${500 + i},2.91`).join('\n');
+    const { figures, problems } = short(`bench,across R1\n1,2.91\n${rows}\n`);
+    expect(figures).toEqual(['1 R1 2.91']);
+    expect(problems).toEqual([
+      'Lines 3, 4, 5, 6, 7, 8 and 99,994 more: there are no such benches in this class (“500”, “501”, “502”, “503”, “504”, “505” …).',
+    ]);
+  });
+
+  it('are read from a report that the program wrote itself, in either dialect', () => {
+    const head = [
+      'bench',
+      'nickname',
+      'stands',
+      'predicted mA',
+      'lamps',
+      'across R1 V',
+      'likely cause',
+      'fault found',
+      'minutes',
+    ];
+    for (const dialect of CSV_DIALECTS) {
+      const text = toCsv(head, [[1, 'Wren', 'right', 9, 'ok', 2.913, '', '', 12]], dialect);
+      expect(short(text)).toEqual({
+        figures: ['1 predicted 9', `1 ${GLANCE} ok`, '1 R1 2.913'],
+        same: 0,
+        problems: [],
+      });
+    }
   });
 
   it('that stand there already are not entered again', () => {

@@ -2,7 +2,7 @@ import {
   columnUnit,
   GLANCE,
   lampsIn,
-  readCsv,
+  readTable,
   toCsv,
   type CsvDialect,
   type SessionExpectation,
@@ -71,9 +71,15 @@ export function emptyTable(
 /** Columns of a report that tell nothing to be entered. */
 const TOLD = new Set(['nickname', 'student', 'name', 'stands', 'likely cause', 'fault found', 'minutes', '']);
 
-/** Reads a class's figures out of a table: rows by bench number or nickname, columns by the checkpoints' names. */
-export function readClassTable(text: string, around: Around): ClassTable {
-  const [head = [], ...rows] = readCsv(text);
+/**
+ * Reads a class's figures out of a table: rows by bench number or nickname, columns by the checkpoints' names. A bench
+ * that stands twice, or a checkpoint, is not taken at all: nobody could say which of the two is meant.
+ *
+ * @param dialect how this house writes tables: where commas do not separate, they are decimal
+ */
+export function readClassTable(text: string, around: Around, dialect: CsvDialect = 'comma'): ClassTable {
+  const { rows: all, delimiter } = readTable(text);
+  const [head = [], ...rows] = all;
   if (head.length === 0) return { ...NOTHING, problems: ['There is no table here yet.'] };
   const names = head.map((cell) => cell.toLowerCase());
   const benchAt = names.indexOf('bench');
@@ -82,34 +88,80 @@ export function readClassTable(text: string, around: Around): ClassTable {
     return {
       ...NOTHING,
       problems: [
-        `No column says which bench a row is of: it would be called “bench”. Found: ${head.join(', ')}.`,
+        `No column says which bench a row is of: it would be called “bench”. Found: ${head.slice(0, SHOWN_MOST).join(', ')}.`,
       ],
     };
   const known = columnsOf(around);
-  const columns = names.map((name, i) =>
-    i === benchAt || TOLD.has(name) ? undefined : columnNamed(name, known),
-  );
-  const strange = head.filter((_, i) => i !== benchAt && !TOLD.has(names[i]!) && !columns[i]);
-  const problems = strange.map(
-    (name) => `No checkpoint here is called “${name}”. There are ${known.map((one) => one.name).join(', ')}.`,
-  );
-  const read = rows.map((row, i) => {
-    const student = studentOf(row[benchAt] ?? '', row[nameAt] ?? '', around.students);
-    return student
-      ? figuresIn(row, student, columns, head, around)
-      : { ...NOTHING, problems: [strangeRow(i + 2, row[benchAt] || row[nameAt])] };
+  const isTold = (i: number) => i === benchAt || TOLD.has(names[i]!);
+  const named = names.map((name, i) => (isTold(i) ? undefined : columnNamed(name, known)));
+  const strange = head.filter((_, i) => !isTold(i) && !named[i]);
+  const points = twiceIn(named.map((column) => column?.point));
+  const columns = named.map((column) => (column && points.has(column.point) ? undefined : column));
+  const students = rows.map((row) => studentOf(row[benchAt] ?? '', row[nameAt] ?? '', around.students));
+  const benches = twiceIn(students.map((student) => student?.bench));
+  const decimal = delimiter === ';' || (delimiter !== ',' && dialect === 'semicolon') ? 'comma' : 'either';
+  const read = rows.flatMap((row, i) => {
+    const student = students[i];
+    return student && !benches.has(student.bench)
+      ? [figuresIn(row, student, columns, head, around, decimal)]
+      : [];
   });
   return {
     figures: read.flatMap((one) => one.figures),
     same: read.reduce((sum, one) => sum + one.same, 0),
-    problems: [...problems, ...read.flatMap((one) => one.problems)],
+    problems: [
+      ...strange
+        .slice(0, SHOWN_MOST)
+        .map(
+          (name) =>
+            `No checkpoint here is called “${name}”. There are ${known.map((one) => one.name).join(', ')}.`,
+        ),
+      ...[...points].map((point) => {
+        const own = known.find((one) => one.point === point)!;
+        return `“${own.name}” has two columns: leave the one that is meant. Neither was taken.`;
+      }),
+      ...[...benches].map((bench) => {
+        const lines = students.flatMap((student, i) => (student?.bench === bench ? [i + 2] : []));
+        return `Bench ${bench} stands twice, in lines ${listed(lines)}: leave the one that is meant. Neither was taken.`;
+      }),
+      ...read.flatMap((one) => one.problems),
+      ...strangers(rows.map((row, i) => (students[i] ? undefined : row[benchAt] || row[nameAt] || ''))),
+    ],
   };
 }
 
 const NOTHING: ClassTable = { figures: [], same: 0, problems: [] };
 
-function strangeRow(line: number, name = ''): string {
-  return `Line ${line}: there is no bench “${name}” in this class.`;
+/** So many of what was not taken are named; the rest is counted. */
+const SHOWN_MOST = 6;
+
+/** What stands in a list more than once; gaps do not count. */
+function twiceIn<T>(list: readonly (T | undefined)[]): ReadonlySet<T> {
+  const seen = new Set<T>();
+  const twice = new Set<T>();
+  for (const one of list) {
+    if (one === undefined) continue;
+    if (seen.has(one)) twice.add(one);
+    seen.add(one);
+  }
+  return twice;
+}
+
+/** Rows of benches that are none here, all in one sentence. @param names by row; undefined where the bench is one */
+function strangers(names: readonly (string | undefined)[]): string[] {
+  const lines = names.flatMap((name, i) => (name === undefined ? [] : [i + 2]));
+  if (lines.length === 0) return [];
+  if (lines.length === 1)
+    return [`Line ${lines[0]}: there is no bench “${names[lines[0]! - 2]}” in this class.`];
+  const few = [...new Set(lines.slice(0, SHOWN_MOST).map((line) => `“${names[line - 2]}”`))];
+  return [`Lines ${listed(lines)}: there are no such benches in this class (${few.join(', ')} …).`];
+}
+
+function listed(lines: readonly number[]): string {
+  const few = lines.slice(0, SHOWN_MOST).join(', ');
+  return lines.length > SHOWN_MOST
+    ? `${few} and ${(lines.length - SHOWN_MOST).toLocaleString('en')} more`
+    : few;
 }
 
 /** The figures of one row. */
@@ -119,6 +171,7 @@ function figuresIn(
   columns: readonly (Column | undefined)[],
   head: readonly string[],
   { expectation, current }: Around,
+  decimal: 'comma' | 'either',
 ): ClassTable {
   const figures: TableFigure[] = [];
   const problems: string[] = [];
@@ -126,7 +179,7 @@ function figuresIn(
   for (const [at, cell] of row.entries()) {
     const column = columns[at];
     if (!column || cell === '') continue;
-    const plain = unescaped(cell);
+    const plain = plainFigure(cell, decimal);
     const typed = plain + (/^[-+]?[\d.,]+$/u.test(plain) ? column.unit : '');
     const read = figureTyped(expectation, column.point, typed, false);
     if ('message' in read) problems.push(`Bench ${student.bench}, ${head[at]}: ${read.message}`);
@@ -136,9 +189,13 @@ function figuresIn(
   return { figures, same, problems };
 }
 
-/** A spreadsheet's apostrophe before what it would else take for a sum. */
-function unescaped(cell: string): string {
-  return cell.replace(/^'/u, '');
+/**
+ * A cell without a spreadsheet's apostrophe before what it would else take for a sum, its minus as keyboards have it;
+ * where commas are decimal, three figures behind one are no thousands.
+ */
+function plainFigure(cell: string, decimal: 'comma' | 'either'): string {
+  const plain = cell.replace(/^'/u, '').replaceAll('\u2212', '-');
+  return decimal === 'comma' ? plain.replace(/^([-+]?\d*),(\d{3})(?=\D*$)/u, '$1.$2') : plain;
 }
 
 /** `across R1`, `across R1 V`, `current (A)`, or a checkpoint's own short name. */

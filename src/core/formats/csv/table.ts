@@ -37,8 +37,27 @@ export function csvRows(rows: readonly (readonly Cell[])[], dialect: CsvDialect 
   return `${body}\r\n`;
 }
 
-/** A table as somebody's spreadsheet wrote it, with commas, semicolons or tabs: its rows, each cell without its margins. */
-export function readCsv(text: string): string[][] {
-  const { data } = Papa.parse<string[]>(text.replace(/^\ufeff/u, ''), { skipEmptyLines: 'greedy' });
-  return data.map((row) => row.map((cell) => cell.trim()));
+/** A table that was read: its rows, each cell without its margins, and how it separates them. */
+export interface ReadTable {
+  readonly rows: readonly (readonly string[])[];
+  readonly delimiter: string;
+}
+
+/** A spreadsheet's own first line that says how cells are separated. */
+const SEPARATOR = /^"?sep=(.)"?\r?\n/iu;
+
+/** A table as somebody's spreadsheet wrote it, with commas, semicolons or tabs, whether it says so first or not. */
+export function readTable(text: string): ReadTable {
+  const plain = text.replace(/^\ufeff/u, '');
+  const said = SEPARATOR.exec(plain)?.[1];
+  const { data, meta } = Papa.parse<string[]>(plain.replace(SEPARATOR, ''), {
+    skipEmptyLines: 'greedy',
+    ...(said ? { delimiter: said } : {}),
+  });
+  return { rows: data.map((row) => row.map((cell) => cell.trim())), delimiter: meta.delimiter };
+}
+
+/** The rows of such a table. */
+export function readCsv(text: string): readonly (readonly string[])[] {
+  return readTable(text).rows;
 }
