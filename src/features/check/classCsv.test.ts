@@ -58,7 +58,7 @@ describe('a class’s figures in a table', () => {
   it('are read as spreadsheets write them: a first line that says how, a printed minus, decimal commas', () => {
     expect(short('sep=;\nbench;across R1\n1;2,910\n').figures).toEqual(['1 R1 2.910']);
     expect(short('\ufeff"sep=\t"\nbench\tacross R1\n1\t2.91\n').figures).toEqual(['1 R1 2.91']);
-    expect(short('bench;current\n1;\u22128,9\n').figures).toEqual(['1 current -8.9']);
+    expect(short('bench;current\n1;\u22128,9\n').figures).toEqual(['1 current -8,9']);
     const tabs = 'bench\tacross R1\n1\t2,910\n';
     expect(readClassTable(tabs, around, 'semicolon').figures[0]!.typed).toBe('2.910');
   });
