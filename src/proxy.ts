@@ -25,7 +25,8 @@ const METHODS = new Set(['GET', 'HEAD', 'POST', 'OPTIONS']);
 const BYTES_MOST = 2.5e6;
 
 /** What is answered to a request that nothing here could do anything with. */
-function unfitRequest({ method, headers }: NextRequest): NextResponse | undefined {
+function unfitRequest({ method, headers, url }: NextRequest): NextResponse | undefined {
+  if (!isReadable(url)) return new NextResponse('This address cannot be read.', { status: 400 });
   if (!METHODS.has(method))
     return new NextResponse(`${method} does nothing here.`, {
       status: 405,
@@ -34,6 +35,16 @@ function unfitRequest({ method, headers }: NextRequest): NextResponse | undefine
   if (Number(headers.get('content-length') ?? 0) > BYTES_MOST)
     return new NextResponse('What was sent is larger than 2 MB. Nothing of it was kept.', { status: 413 });
   return undefined;
+}
+
+/** An address may hold signs that stand for no letter in any language. */
+function isReadable(url: string): boolean {
+  try {
+    decodeURIComponent(new URL(url).pathname);
+    return true;
+  } catch {
+    return false;
+  }
 }
 
 function answered(response: NextResponse, policy: string): NextResponse {

@@ -11,6 +11,7 @@ const SAMPLES: { readonly [C in FindingCode]: FindingData[C] } = {
   'file-too-large': { bytes: 3_000_000, limit: 1_048_576 },
   'not-json': { detail: 'line 3' },
   'wrong-format': { wanted: 'mivvet.lesson/1', found: 'cake/2' },
+  'newer-format': { wanted: 'mivvet.lesson/1', found: 'mivvet.lesson/2' },
   'bad-field': { place: 'R1', field: 'ohms', problem: 'must be more than 0' },
   'duplicate-id': { place: 'R1' },
   'ground-missing': { ground: 'gnd' },

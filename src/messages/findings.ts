@@ -46,6 +46,8 @@ const SENTENCES: Sentences = {
     `The file is cut short or not JSON (${detail}). Export it again and choose the new file.`,
   'wrong-format': ({ wanted, found }) =>
     `The file says “${found}” where “${wanted}” is wanted. Choose a file that was exported here.`,
+  'newer-format': ({ wanted, found }) =>
+    `The file was written by a newer Mivvet (“${found}”); this one reads “${wanted}”. Bring it in there, or export it from there as this one reads it.`,
   'bad-field': ({ place, field, problem }) => `${place}: ${field} ${problem}.`,
   'duplicate-id': ({ place }) => `${place}: id stands twice; every part and check needs its own.`,
   'ground-missing': ({ ground }) => `circuit: ground “${ground}” is not a node of any part.`,

@@ -150,7 +150,7 @@ test('a backup is made and verified from House style, and says when the last one
   await signIn(page);
   await page.goto('/settings');
   await page.getByRole('button', { name: 'Make a backup now' }).click();
-  await expect(page.getByText(/Made and verified: .*mivvet-\d{4}-.*\.sqlite/u)).toBeVisible();
+  await expect(page.getByText(/Made and verified: .*e2e-\d{4}-.*\.sqlite/u)).toBeVisible();
   await expect(page.getByText(/The last one was made/u)).toBeVisible();
   const file = await page.request.get('/settings/backup.sqlite');
   expect((await file.body()).subarray(0, 15).toString()).toBe('SQLite format 3');

@@ -13,6 +13,7 @@ export interface FindingData {
   'file-too-large': { bytes: number; limit: number };
   'not-json': { detail: string };
   'wrong-format': { wanted: string; found: string };
+  'newer-format': { wanted: string; found: string };
   'bad-field': { place: string; field: string; problem: string };
   'duplicate-id': { place: string };
   'ground-missing': { ground: string };

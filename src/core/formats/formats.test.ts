@@ -155,6 +155,7 @@ describe('circuit files', () => {
     };
     expect(code('{ "format": ')).toBe('not-json');
     expect(code('[]')).toBe('bad-field');
+    expect(code('{"format":"mivvet.circuit/2"}')).toBe('newer-format');
     expect(code('null')).toBe('bad-field');
     expect(code(`"${'x'.repeat(1024 * 1024)}"`)).toBe('file-too-large');
   });
@@ -214,6 +215,7 @@ describe('lesson files', () => {
     expect(code(serialiseLesson(lesson).slice(0, 200))).toMatchObject({ code: 'not-json' });
     expect(code('{"format":"other/2"}')).toMatchObject({ code: 'wrong-format', data: { found: 'other/2' } });
     expect(code('null')).toMatchObject({ code: 'wrong-format' });
+    expect(code('{"format":"mivvet.lesson/12"}')).toMatchObject({ code: 'newer-format' });
     const with_ = (more: object) => JSON.stringify({ ...lesson, ...more });
     expect(code(with_({ title: '' }))).toMatchObject({ code: 'bad-field', data: { field: 'title' } });
     expect(code(with_({ title: 'x'.repeat(81) }))).toMatchObject({ data: { field: 'title' } });

@@ -1,8 +1,9 @@
 import { isKind, type Check, type Circuit, type Part } from '../../circuit/circuit';
 import { deviceOf } from '../../circuit/deviceOf';
-import { CIRCUIT_BYTES, circuitSchema, type CircuitFile } from '../../circuit/schema';
+import { CIRCUIT_BYTES, CIRCUIT_FORMAT, circuitSchema, type CircuitFile } from '../../circuit/schema';
 import { isProblem } from '../../devices/device';
 import { accepted, finding, refused, type Finding, type Outcome } from '../../findings/finding';
+import { strangeFormat } from '../formatOf';
 import { readJson } from '../json';
 import { problemsOf, type PlaceNamer } from '../problems';
 
@@ -14,7 +15,9 @@ import { problemsOf, type PlaceNamer } from '../problems';
  */
 export function parseCircuit(text: string): Outcome<Circuit> {
   const json = readJson(text, CIRCUIT_BYTES);
-  return json.ok ? circuitFrom(json.value) : json;
+  if (!json.ok) return json;
+  const strange = strangeFormat(json.value, CIRCUIT_FORMAT);
+  return strange?.code === 'newer-format' ? refused(strange) : circuitFrom(json.value);
 }
 
 /** The same for JSON that has been parsed already. */

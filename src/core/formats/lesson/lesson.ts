@@ -3,9 +3,10 @@ import { AGE_GROUPS, type AgeGroup } from '../../assembly/pace';
 import { planSchema } from '../../board/plan';
 import { LAMP_TYPES, type LampFigures, type LampType } from '../../catalogue/lamps';
 import { ORIGINS } from '../../catalogue/origin';
-import { accepted, finding, refused, type Outcome } from '../../findings/finding';
+import { accepted, refused, type Outcome } from '../../findings/finding';
 import { extraSchema, EXTRAS_MOST } from '../../kits/extras';
 import { choiceSchema } from '../../sheet/choice';
+import { strangeFormat } from '../formatOf';
 import { readJson } from '../json';
 import { problemsOf } from '../problems';
 import { builtSchema } from './built';
@@ -70,11 +71,8 @@ export type LessonFile = z.output<typeof lessonFileSchema>;
 export function parseLesson(source: string): Outcome<LessonFile> {
   const json = readJson(source, LESSON_BYTES);
   if (!json.ok) return json;
-  const format = (json.value as { format?: unknown } | null)?.format;
-  if (format !== LESSON_FORMAT) {
-    const found = typeof format === 'string' ? format.slice(0, 60) : 'no format';
-    return refused(finding('wrong-format', { wanted: LESSON_FORMAT, found }));
-  }
+  const strange = strangeFormat(json.value, LESSON_FORMAT);
+  if (strange) return refused(strange);
   const file = lessonFileSchema.safeParse(json.value);
   return file.success ? accepted(file.data) : { ok: false, findings: problemsOf(file.error, () => 'lesson') };
 }
