@@ -47,7 +47,7 @@ const SENTENCES: Sentences = {
   'wrong-format': ({ wanted, found }) =>
     `The file says “${found}” where “${wanted}” is wanted. Choose a file that was exported here.`,
   'newer-format': ({ wanted, found }) =>
-    `The file was written by a newer Mivvet (“${found}”); this one reads “${wanted}”. Bring it in there, or export it from there as this one reads it.`,
+    `The file is of a newer Mivvet (“${found}”); this one reads “${wanted}”.`,
   'bad-field': ({ place, field, problem }) => `${place}: ${field} ${problem}.`,
   'duplicate-id': ({ place }) => `${place}: id stands twice; every part and check needs its own.`,
   'ground-missing': ({ ground }) => `circuit: ground “${ground}” is not a node of any part.`,
