@@ -320,6 +320,4 @@ function timeWords(seconds: number): string {
   return seconds >= 120 ? `${Number((seconds / 60).toPrecision(3))} min` : formatQuantity(seconds, 's', 3);
 }
 
-function familyName(family: string): string {
-  return family === 'cmos' ? 'CMOS' : family;
-}
+const familyName = (family: string) => (family === 'cmos' ? 'CMOS' : family);
