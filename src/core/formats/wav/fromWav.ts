@@ -6,11 +6,11 @@ import type { WavHead } from './wavHead';
 
 /** Bytes of a file that hold its samples from one time on, for so long; what is beyond its end is left out. */
 export function bytesOf(
-  { rate, channels, bits, from, there }: WavHead,
+  { rate, channels, width, from, there }: WavHead,
   start: Seconds,
   seconds: Seconds,
 ): [number, number] {
-  const each = (channels * bits) / 8;
+  const each = channels * width;
   const [first, last] = [start, Math.min(there, start + seconds)].map((time) => Math.round(time * rate));
   return [from + first! * each, from + Math.max(first!, last!) * each];
 }
@@ -21,10 +21,9 @@ export function bytesOf(
  *
  * @param bytes samples alone, from wherever one wants to begin
  */
-export function fromWav({ rate, channels, bits, fractions }: WavHead, bytes: Uint8Array): Music {
+export function fromWav({ rate, channels, width, fractions }: WavHead, bytes: Uint8Array): Music {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
-  const read = readerOf(view, bits, fractions);
-  const width = bits / 8;
+  const read = readerOf(view, width, fractions);
   const count = Math.floor(bytes.length / (width * channels));
   const channel = (number: number): Sound => {
     const samples = new Float32Array(count);
@@ -35,16 +34,16 @@ export function fromWav({ rate, channels, bits, fractions }: WavHead, bytes: Uin
   return { left, right: channels > 1 ? channel(1) : left };
 }
 
-function readerOf(view: DataView, bits: number, fractions: boolean): (at: number) => number {
+function readerOf(view: DataView, width: number, fractions: boolean): (at: number) => number {
   const sane = (value: number) => (Number.isFinite(value) ? Math.max(-1, Math.min(1, value)) : 0);
   if (fractions)
-    return bits === 64 ? (at) => sane(view.getFloat64(at, true)) : (at) => sane(view.getFloat32(at, true));
-  switch (bits) {
-    case 8:
+    return width === 8 ? (at) => sane(view.getFloat64(at, true)) : (at) => sane(view.getFloat32(at, true));
+  switch (width) {
+    case 1:
       return (at) => (view.getUint8(at) - 128) / 128;
-    case 16:
+    case 2:
       return (at) => view.getInt16(at, true) / 0x8000;
-    case 24:
+    case 3:
       return (at) => ((view.getInt8(at + 2) << 16) | view.getUint16(at, true)) / 0x800000;
     default:
       return (at) => view.getInt32(at, true) / 0x80000000;

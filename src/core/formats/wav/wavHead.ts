@@ -6,6 +6,8 @@ export interface WavHead {
   readonly rate: Hertz;
   readonly channels: number;
   readonly bits: number;
+  /** Bytes that each sample takes; its bits are the upper ones. */
+  readonly width: number;
   /** Samples are fractions rather than whole numbers. */
   readonly fractions: boolean;
   /** Place of the first sample, in bytes. */
@@ -14,6 +16,8 @@ export interface WavHead {
   readonly said: Seconds;
   readonly there: Seconds;
 }
+
+type Format = Omit<WavHead, 'from' | 'said' | 'there'>;
 
 const WHOLE = 1;
 const FRACTIONS = 3;
@@ -29,34 +33,54 @@ const OTHERS: readonly (readonly [RegExp, string])[] = [
   [/^....ftyp/u, 'an MPEG-4'],
 ];
 
+/** Bytes of a file from one place up to another; fewer where it ends before. */
+export type ReadBytes = (from: number, to: number) => Promise<Uint8Array>;
+
+/** A format that is longer is no more telling. */
+const FORMAT_BYTES = 40;
+/** A file of more pieces than this is none that anybody has made for listening. */
+const PIECES_MOST = 5000;
+
 /**
- * Reads the head of a WAV file.
+ * Reads the head of a WAV file, wherever in it its pieces lie: of each only its name and length are read.
  * Source of the layout: Multimedia Programming Interface and Data Specifications 1.0, IBM & Microsoft 1991.
  *
- * @param start its first bytes, or all of them
  * @param size how long the whole file is
  * @returns where its samples lie, or what is wrong with it
  */
-export function wavHead(start: Uint8Array, size: number): Outcome<WavHead> {
-  const view = new DataView(start.buffer, start.byteOffset, start.byteLength);
-  const word = (at: number) => String.fromCharCode(...start.subarray(at, at + 4));
-  if (size < 12 || word(0) !== 'RIFF' || word(8) !== 'WAVE')
+export async function wavHead(read: ReadBytes, size: number): Promise<Outcome<WavHead>> {
+  const start = await read(0, 12);
+  if (start.length < 12 || wordAt(start, 0) !== 'RIFF' || wordAt(start, 8) !== 'WAVE')
     return refused(finding('wav-none', { like: likeness(start) }));
-  let format: Omit<WavHead, 'from' | 'said' | 'there'> | undefined;
-  for (let at = 12; at + 8 <= start.length;) {
-    const [name, length] = [word(at), view.getUint32(at + 4, true)];
+  let format: Format | undefined;
+  let samples: { readonly from: number; readonly length: number } | undefined;
+  let at = 12;
+  for (let n = 0; n < PIECES_MOST && at + 8 <= size && !(format && samples); n++) {
+    const head = await read(at, at + 8);
+    if (head.length < 8) break;
+    const [name, length] = [wordAt(head, 0), viewOf(head).getUint32(4, true)];
     const body = at + 8;
-    if (name === 'fmt ' && body + 16 <= start.length) {
-      const read = formatAt(view, body, length);
-      if (!read.ok) return read;
-      format = read.value;
+    if (name === 'fmt ') {
+      const said = await read(body, body + Math.min(length, FORMAT_BYTES));
+      if (said.length < 16) break;
+      const found = formatIn(viewOf(said));
+      if (!found.ok) return found;
+      format = found.value;
     }
-    if (name === 'data')
-      return format ? measured(format, body, length, size) : refused(finding('wav-headless', {}));
+    if (name === 'data') samples = { from: body, length };
     // Pieces begin at even places.
     at = body + length + (length % 2);
   }
-  return refused(finding('wav-headless', {}));
+  if (!format || !samples) return refused(finding('wav-headless', {}));
+  return measured(format, samples.from, samples.length, size);
+}
+
+function viewOf(bytes: Uint8Array): DataView {
+  return new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+}
+
+function wordAt(bytes: Uint8Array, at: number): string {
+  return String.fromCharCode(...bytes.subarray(at, at + 4));
 }
 
 function likeness(start: Uint8Array): string {
@@ -64,31 +88,24 @@ function likeness(start: Uint8Array): string {
   return OTHERS.find(([begins]) => begins.test(text))?.[1] ?? '';
 }
 
-function formatAt(
-  view: DataView,
-  at: number,
-  length: number,
-): Outcome<Omit<WavHead, 'from' | 'said' | 'there'>> {
-  const plain = view.getUint16(at, true);
-  const sort =
-    plain === EXTENDED && length >= 26 && at + 26 <= view.byteLength ? view.getUint16(at + 24, true) : plain;
-  const channels = view.getUint16(at + 2, true);
-  const rate = view.getUint32(at + 4, true);
-  const bits = view.getUint16(at + 14, true);
-  const known = sort === WHOLE ? [8, 16, 24, 32] : sort === FRACTIONS ? [32, 64] : [];
-  if (!known.includes(bits)) return refused(finding('wav-packed', { sort, bits }));
+function formatIn(view: DataView): Outcome<Format> {
+  const plain = view.getUint16(0, true);
+  const sort = plain === EXTENDED && view.byteLength >= 26 ? view.getUint16(24, true) : plain;
+  const channels = view.getUint16(2, true);
+  const rate = view.getUint32(4, true);
+  const bits = view.getUint16(14, true);
   if (channels < 1 || channels > 8) return refused(finding('wav-channels', { channels }));
   if (rate < 4000 || rate > 400_000) return refused(finding('wav-rate', { rate }));
-  return accepted({ rate, channels, bits, fractions: sort === FRACTIONS });
+  // Samples of 24 bits may stand in frames of 32, with nothing in the last eight.
+  const width = view.getUint16(12, true) / channels;
+  const widths = sort === WHOLE ? [1, 2, 3, 4] : sort === FRACTIONS ? [4, 8] : [];
+  const fits = sort === WHOLE ? bits >= 8 && bits <= 8 * width : bits === 8 * width;
+  if (!widths.includes(width) || !fits) return refused(finding('wav-packed', { sort, bits }));
+  return accepted({ rate, channels, bits, width, fractions: sort === FRACTIONS });
 }
 
-function measured(
-  format: Omit<WavHead, 'from' | 'said' | 'there'>,
-  from: number,
-  length: number,
-  size: number,
-): Outcome<WavHead> {
-  const each = (format.channels * format.bits) / 8;
+function measured(format: Format, from: number, length: number, size: number): Outcome<WavHead> {
+  const each = format.channels * format.width;
   // A recorder that was cut off leaves its length unsaid.
   const unsaid = length === 0xffffffff || length === 0;
   const bytes = Math.max(0, Math.min(unsaid ? Infinity : length, size - from));

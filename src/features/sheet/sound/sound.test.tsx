@@ -104,6 +104,27 @@ it('says what is wrong with a file, and keeps the one that stood', async () => {
   await says(/says that it lasts 1\.50 s, but breaks off after 0\.500 s/u);
 });
 
+it('a file that is refused says so, though an earlier one is still being read', async () => {
+  const core = client.coreWorker('quick') as unknown as Record<string, (...asked: unknown[]) => unknown>;
+  const before = core['music']!;
+  let go: () => void = () => undefined;
+  const held = new Promise<void>((next) => (go = next));
+  core['music'] = async (...asked) => {
+    await held;
+    return before(...asked);
+  };
+  const { user } = await opened();
+  const field = screen.getByLabelText('A sound of our own, as WAV');
+  await user.upload(field, new File([toWav(new Float64Array(RATE), RATE)], 'slow.wav'));
+  await user.upload(field, new File(['ID3 and a song'], 'song.wav', { type: 'audio/wav' }));
+  await says(/This is no WAV file: it begins like an MP3 file/u);
+  go();
+  await new Promise((next) => setTimeout(next, 50));
+  expect(said(document.querySelector('.note.refusal'))).toContain('it begins like an MP3');
+  expect(document.body.textContent).not.toContain('slow.wav');
+  core['music'] = before;
+});
+
 it('follows half a minute of a long one, from where one says', async () => {
   const { user } = await opened();
   const long = toWav(new Float64Array(70 * RATE), RATE);

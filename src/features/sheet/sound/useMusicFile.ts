@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import {
   accepted,
   bytesOf,
@@ -14,8 +14,6 @@ import { coreWorker } from '@/workers/client';
 
 /** Seconds of a file that are followed at a time. */
 export const FOLLOWED_SECONDS = 30;
-/** Bytes at the head of a file in which its samples must begin. */
-const HEAD_BYTES = 1 << 20;
 
 export interface MusicFile {
   readonly name: string;
@@ -35,9 +33,13 @@ export function useMusicFile() {
   const [chosen, setChosen] = useState<File>();
   const [refusals, setRefusals] = useState<readonly Finding[]>([]);
   const [reading, setReading] = useState(false);
+  /** Which was asked for last: an earlier one that is still being read counts no more. */
+  const asked = useRef(0);
   const read = async (from: File, start: number) => {
+    const own = ++asked.current;
     setReading(true);
     const found = await musicIn(from, start);
+    if (own !== asked.current) return;
     setReading(false);
     setRefusals(found.ok ? [] : found.findings);
     if (!found.ok) return;
@@ -56,12 +58,13 @@ export function useMusicFile() {
 /** What is followed of a file, or why it is no music; one that cannot be read any more breaks off. */
 async function musicIn(from: File, start: number): Promise<Outcome<MusicFile>> {
   try {
-    const found = wavHead(new Uint8Array(await from.slice(0, HEAD_BYTES).arrayBuffer()), from.size);
+    const read = async (at: number, to: number) => new Uint8Array(await from.slice(at, to).arrayBuffer());
+    const found = await wavHead(read, from.size);
     if (!found.ok) return found;
     const head = found.value;
     const begin = Math.min(start, Math.max(0, head.there - 1));
     const [first, last] = bytesOf(head, begin, FOLLOWED_SECONDS);
-    const bytes = new Uint8Array(await from.slice(first, last).arrayBuffer());
+    const bytes = await read(first, last);
     const id = `${from.name} ${from.size} ${from.lastModified}`;
     const music = await coreWorker('quick').music(head, bytes);
     return accepted({ name: from.name, id, head, start: begin, music, remarks: remarksOn(head) });
