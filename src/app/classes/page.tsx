@@ -1,9 +1,10 @@
-import Link from 'next/link';
 import { admit } from '@/server/access/admit';
+import { CalendarList } from '@/features/classes/CalendarList';
+import { GroupList } from '@/features/classes/GroupList';
 import { NewGroup } from '@/features/classes/NewGroup';
 import { groups, type Group } from '@/server/repositories/groups';
 import { sessionLines } from '@/server/repositories/sessions';
-import { dayName, dayOf } from '@/ui/dates';
+import { dayOf } from '@/ui/dates';
 
 export const dynamic = 'force-dynamic';
 /** The calendar shows so many sessions ahead. */
@@ -15,24 +16,15 @@ export default async function ClassesPage() {
   await admit('/classes');
   const today = dayOf(new Date());
   const [all, live] = await Promise.all([groups(), sessionLines({ from: today, most: CALENDAR_MOST })]);
-  const row = (group: Group) => {
-    const next = live.find((s) => s.groupId === group.id);
-    return (
-      <li key={group.id}>
-        <Link prefetch={false} href={`/classes/${group.id}`} className="strong">
-          {group.name}
-        </Link>{' '}
-        <span className="soft">
-          {group.students.filter((s) => s.archivedAt === null).length} students
-          {group.meets && `, ${group.meets}`}
-        </span>
-        {next && (
-          <div className="small-print">
-            next: {next.lessonTitle}, {dayName(next.onDate)}
-          </div>
-        )}
-      </li>
-    );
+  const listed = ({ id, name, meets, students }: Group) => {
+    const next = live.find((s) => s.groupId === id);
+    return {
+      id,
+      name,
+      meets,
+      students: students.filter((s) => s.archivedAt === null).length,
+      next: next && { lesson: next.lessonTitle, day: next.onDate },
+    };
   };
   const present = all.filter((g) => g.archivedAt === null);
   const away = all.filter((g) => g.archivedAt !== null);
@@ -45,32 +37,24 @@ export default async function ClassesPage() {
         <div>
           <section className="ruled">
             <h2>Groups</h2>
-            <ul>
-              {present.map(row)}
-              {present.length === 0 && <li className="soft">No group yet. Make one beside this.</li>}
-            </ul>
+            <GroupList groups={present.map(listed)} none="No group yet. Make one beside this." />
             {away.length > 0 && (
               <details className="pt-2">
                 <summary>Put away ({away.length})</summary>
-                <ul>{away.map(row)}</ul>
+                <GroupList groups={away.map(listed)} none="" />
               </details>
             )}
           </section>
           <section className="ruled">
             <h2>Calendar</h2>
-            <ul>
-              {live.map((s) => (
-                <li key={s.id}>
-                  <span className="soft">{dayName(s.onDate)}</span> {s.groupName}:{' '}
-                  <Link prefetch={false} href={`/check/${s.id}`}>
-                    {s.lessonTitle}
-                  </Link>
-                </li>
-              ))}
-              {live.length === 0 && (
-                <li className="soft">No session ahead: open a lesson and give it to a group.</li>
-              )}
-            </ul>
+            <CalendarList
+              sessions={live.map(({ id, onDate, groupName, lessonTitle }) => ({
+                id,
+                day: onDate,
+                group: groupName,
+                lesson: lessonTitle,
+              }))}
+            />
           </section>
         </div>
         <div>

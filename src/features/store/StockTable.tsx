@@ -16,6 +16,7 @@ import Form from 'react-bootstrap/Form';
 import { money } from '@/messages/money';
 import { stockName } from '@/messages/names';
 import type { StockRow } from '@/server/repositories/stock';
+import { useFinder } from '@/ui/useFinder';
 import { SortHead } from '@/ui/SortHead';
 import { heard } from '@/ui/heard';
 import { Overtaken, type Shown } from '@/ui/Overtaken';
@@ -36,52 +37,65 @@ const columns = helper.columns([
 /** The stock, row by row; a row opens into its figures. */
 export function StockTable({ rows, currency }: { rows: StockRow[]; currency: string }) {
   const [open, setOpen] = useState<number | undefined>();
-  const table = useTable({ features, columns, data: rows });
+  const { found, shown, head, foot } = useFinder(
+    rows,
+    'kinds of parts',
+    ({ spec, place }) => `${stockName(spec)} ${place}`,
+  );
+  const table = useTable({ features, columns, data: found as StockRow[] });
   return (
-    <table className="table">
-      <thead>
-        <tr>
-          {table.getHeaderGroups()[0]!.headers.map((header) => (
-            <SortHead
-              key={header.id}
-              figure={header.id !== 'part' && header.id !== 'place'}
-              sorted={header.column.getIsSorted()}
-              onSort={() => header.column.toggleSorting()}
-            >
-              {String(header.column.columnDef.header)}
-            </SortHead>
-          ))}
-          <th>
-            <span className="visually-hidden">change</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {table.getRowModel().rows.map(({ original: row }) =>
-          row.id === open ? (
-            <EditRow key={row.id} row={row} onDone={() => setOpen(undefined)} />
-          ) : (
-            <tr key={row.id}>
-              <th scope="row">{stockName(row.spec)}</th>
-              <td className="amount">{row.have}</td>
-              <td className="amount">{row.packSize}</td>
-              <td className="amount">{money(row.packCents, currency)}</td>
-              <td>{row.place}</td>
-              <td className="amount">
-                <Button
-                  variant="text"
-                  className="btn-text"
-                  aria-label={`Change ${stockName(row.spec)}`}
-                  onClick={() => setOpen(row.id)}
-                >
-                  change
-                </Button>
-              </td>
-            </tr>
-          ),
-        )}
-      </tbody>
-    </table>
+    <>
+      {head}
+      <table className="table">
+        <thead>
+          <tr>
+            {table.getHeaderGroups()[0]!.headers.map((header) => (
+              <SortHead
+                key={header.id}
+                figure={header.id !== 'part' && header.id !== 'place'}
+                sorted={header.column.getIsSorted()}
+                onSort={() => header.column.toggleSorting()}
+              >
+                {String(header.column.columnDef.header)}
+              </SortHead>
+            ))}
+            <th>
+              <span className="visually-hidden">change</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {/* Ordered by a column, all are, and not the page that is shown. */}
+          {table
+            .getRowModel()
+            .rows.slice(0, shown.length)
+            .map(({ original: row }) =>
+              row.id === open ? (
+                <EditRow key={row.id} row={row} onDone={() => setOpen(undefined)} />
+              ) : (
+                <tr key={row.id}>
+                  <th scope="row">{stockName(row.spec)}</th>
+                  <td className="amount">{row.have}</td>
+                  <td className="amount">{row.packSize}</td>
+                  <td className="amount">{money(row.packCents, currency)}</td>
+                  <td>{row.place}</td>
+                  <td className="amount">
+                    <Button
+                      variant="text"
+                      className="btn-text"
+                      aria-label={`Change ${stockName(row.spec)}`}
+                      onClick={() => setOpen(row.id)}
+                    >
+                      change
+                    </Button>
+                  </td>
+                </tr>
+              ),
+            )}
+        </tbody>
+      </table>
+      {foot}
+    </>
   );
 }
 

@@ -243,6 +243,23 @@ describe('the stock', () => {
     expect(first()).not.toBe(one);
   });
 
+  it('of five hundred kinds is shown a page at a time, and ordered as a whole', async () => {
+    const many = Array.from({ length: 500 }, (_, i): StockRow => ({
+      ...rows[0]!,
+      id: i + 1,
+      have: (i * 7) % 500,
+      spec: { kind: 'resistor', ohms: 100 + i },
+    }));
+    const { user } = show(<StockTable rows={many} currency="€" />);
+    expect(screen.getAllByRole('row')).toHaveLength(41);
+    await user.click(screen.getByRole('button', { name: 'in store' }));
+    if (!/\b499\b/u.test(first())) await user.click(screen.getByRole('button', { name: 'in store' }));
+    expect(first()).toMatch(/\b499\b/u);
+    await user.type(screen.getByRole('searchbox'), '333');
+    expect(screen.getAllByRole('row')).toHaveLength(2);
+    expect(first()).toContain('333');
+  });
+
   it('is changed in its row, at the version that was read; a refusal stands in the row', async () => {
     jest.mocked(changeStock).mockResolvedValueOnce({ ok: false, message: 'Somebody counted it.' });
     const { user } = show(<StockTable rows={rows} currency="€" />);
