@@ -253,8 +253,9 @@ describe('the stock', () => {
     const { user } = show(<StockTable rows={many} currency="€" />);
     expect(screen.getAllByRole('row')).toHaveLength(41);
     await user.click(screen.getByRole('button', { name: 'in store' }));
-    if (!/\b499\b/u.test(first())) await user.click(screen.getByRole('button', { name: 'in store' }));
-    expect(first()).toMatch(/\b499\b/u);
+    // 357 · 7 = 4 · 500 + 499: the most of any.
+    if (!first().includes('457')) await user.click(screen.getByRole('button', { name: 'in store' }));
+    expect(first()).toContain('457');
     await user.type(screen.getByRole('searchbox'), '333');
     expect(screen.getAllByRole('row')).toHaveLength(2);
     expect(first()).toContain('333');
