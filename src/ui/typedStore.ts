@@ -38,9 +38,11 @@ export const typedStore = {
     listeners.add(listener);
     return () => listeners.delete(listener);
   },
-  /** As for somebody who comes to a new tab. */
+  /** Nothing is left for whoever sits down here next. */
   clear(): void {
     texts.clear();
-    tab()?.clear();
+    const kept = tab();
+    for (const key of Object.keys(kept ?? {})) if (key.startsWith(START)) kept!.removeItem(key);
+    for (const listener of listeners) listener();
   },
 };

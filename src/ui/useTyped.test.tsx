@@ -3,6 +3,8 @@ import { act, renderHook } from '@testing-library/react';
 import { typedStore } from './typedStore';
 import { useTyped } from './useTyped';
 
+jest.mock('next/navigation', () => jest.requireActual('../../tests/support/navigation'));
+
 beforeEach(() => typedStore.clear());
 
 it('what is typed stays over a reload, apart by place and page, until it is saved', () => {

@@ -1,6 +1,7 @@
 'use client';
 
-import { useCallback, useMemo, useState, useSyncExternalStore } from 'react';
+import { usePathname } from 'next/navigation';
+import { useCallback, useMemo, useSyncExternalStore } from 'react';
 import { typedStore } from './typedStore';
 
 /**
@@ -11,8 +12,8 @@ import { typedStore } from './typedStore';
  * @returns the value, and a way to put another; undefined forgets it
  */
 export function useTyped<T>(name: string, otherwise: T): [T, (value: T | undefined) => void] {
-  const [page] = useState(() => (typeof window === 'undefined' ? '' : window.location.pathname));
-  const key = `${page} ${name}`;
+  // The address bar follows a link later than the page that it leads to: this is the page's own.
+  const key = `${usePathname()} ${name}`;
   const text = useSyncExternalStore(
     typedStore.subscribe,
     () => typedStore.text(key),

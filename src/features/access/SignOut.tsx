@@ -2,6 +2,7 @@
 
 import Button from 'react-bootstrap/Button';
 import { leaveTo } from '@/ui/leave';
+import { typedStore } from '@/ui/typedStore';
 import { useAnswer } from '@/ui/useAnswer';
 import { signOut } from './actions';
 
@@ -13,7 +14,12 @@ export function SignOut() {
       variant="text"
       className="btn-text small-print"
       title={problem || undefined}
-      onClick={() => run(signOut, () => leaveTo('/sign-in'))}
+      onClick={() =>
+        run(signOut, () => {
+          typedStore.clear();
+          leaveTo('/sign-in');
+        })
+      }
     >
       Sign out
     </Button>

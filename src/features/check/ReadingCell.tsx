@@ -62,6 +62,9 @@ export function ReadingCell(props: Props) {
   const current = standing[standing.length - 1];
   const [typed, setTyped] = useTyped<string | undefined>(label, undefined);
   const [waits, setWaits] = useState(false);
+  const [isHere, setIsHere] = useState(false);
+  /** It was typed before a reload, and nobody has entered it since. */
+  const isLeft = typed !== undefined && !isHere;
   // Enter commits and then leaves the cell, which would commit once more before the next render.
   const draft = useRef(typed);
   useEffect(() => {
@@ -148,12 +151,12 @@ export function ReadingCell(props: Props) {
     work();
   };
   return (
-    <td className={cellClass(verdict, wide, isPast, waits)}>
+    <td className={cellClass(verdict, wide, isPast, waits, isLeft)}>
       <div className="reading-line">
         <input
           id={cellId(row, column)}
           data-passed-over={props.passedOver || undefined}
-          aria-label={labelled(label, verdict, isPast)}
+          aria-label={isLeft ? `${label}, typed and not entered yet` : labelled(label, verdict, isPast)}
           aria-invalid={refused !== undefined || waits}
           title={isPast ? PAST : howSure(verdict, band)}
           inputMode={wide ? 'text' : 'decimal'}
@@ -161,10 +164,12 @@ export function ReadingCell(props: Props) {
           value={shown}
           onChange={change}
           onFocus={(event) => {
+            setIsHere(true);
             event.target.select();
             props.onFocus();
           }}
           onBlur={() => {
+            setIsHere(false);
             setWaits(false);
             commit();
           }}
@@ -222,13 +227,20 @@ function labelled(label: string, verdict: Verdict | undefined, isPast: boolean):
 
 const PAST = 'read before it was mended';
 
-function cellClass(verdict: Verdict | undefined, wide: boolean, isPast: boolean, waits: boolean): string {
+function cellClass(
+  verdict: Verdict | undefined,
+  wide: boolean,
+  isPast: boolean,
+  waits: boolean,
+  isLeft: boolean,
+): string {
   const words = [
     'reading',
     verdict?.verdict === 'off' && 'off',
     wide && 'glance',
     isPast && 'past',
     waits && 'waits',
+    isLeft && 'left',
   ];
   return words.filter(Boolean).join(' ');
 }

@@ -122,6 +122,7 @@ it('what was typed and not entered, or refused, is in its cell again after a rel
   expect(cell(1).value).toBe('2,,9');
   expect(cell(1).getAttribute('aria-invalid')).toBe('true');
   expect(cell(2).value).toBe('2.9');
+  expect(cell(2).getAttribute('aria-label')).toContain('typed and not entered yet');
   expect(sent()).toEqual([]);
 });
 
