@@ -104,6 +104,21 @@ describe('what is typed and not saved', () => {
     expect(screen.getByLabelText('Design current')).not.toHaveProperty('value', '8m');
   });
 
+  it('stays where it was typed while something earlier was being saved', async () => {
+    let answer: () => void = () => undefined;
+    jest
+      .mocked(keepStyle)
+      .mockReturnValueOnce(new Promise((next) => (answer = () => next(done(5) as never))));
+    const { user } = show(<StyleForm style={DEFAULT_STYLE} version={4} />);
+    await retype(user, 'Design current', '8m');
+    await user.click(screen.getByRole('button', { name: 'Save the house style' }));
+    await retype(user, 'Design current', '9m');
+    answer();
+    await waitFor(() => expect(visited).toContain('refresh'));
+    expect(screen.getByLabelText('Design current')).toHaveProperty('value', '9m');
+    expect(screen.queryByText(/Every sheet follows it/u)).toBeNull();
+  });
+
   it('is in the fields of a new group and of new students again', async () => {
     const both = () =>
       show(

@@ -95,14 +95,22 @@ const QUESTIONS = {
 export function StyleForm({ style, version }: { style: HouseStyle; version: number }) {
   const [kept, setKept] = useState(false);
   const [typed, setTyped] = useTyped<Fields | undefined>('house-style', undefined);
-  const { register, handleSubmit, formState, reset, subscribe } = useForm<Fields, unknown, HouseStyle>({
+  const { register, handleSubmit, formState, reset, subscribe, getValues } = useForm<
+    Fields,
+    unknown,
+    HouseStyle
+  >({
     resolver: zodResolver(fieldsSchema, { error: issueWords }),
     defaultValues: fieldsOf(style),
   });
+  /** The fields as they were sent last, as JSON. */
+  const sent = useRef('');
   const saving = useSaving<HouseStyle>({
     version,
     send: keepStyle,
     onSaved: (saved) => {
+      // What was typed while it was being saved stays, and is not saved.
+      if (JSON.stringify(getValues()) !== sent.current) return;
       setKept(true);
       setTyped(undefined);
       reset(fieldsOf(saved));
@@ -145,7 +153,13 @@ export function StyleForm({ style, version }: { style: HouseStyle; version: numb
     </Row>
   );
   return (
-    <form onSubmit={(event) => void save(event)} onChange={() => setKept(false)}>
+    <form
+      onSubmit={(event) => {
+        sent.current = JSON.stringify(getValues());
+        void save(event);
+      }}
+      onChange={() => setKept(false)}
+    >
       {select(
         'rounding',
         ROUNDINGS.map((r) => [
