@@ -95,7 +95,8 @@ export function FromTable(props: Props) {
             Cancel
           </Button>
           <Button
-            disabled={!table || table.figures.length === 0}
+            // What is shown is what goes in, and not what a longer table still comes to.
+            disabled={!table || table.figures.length === 0 || pasted !== text}
             onClick={() => table && enter(table.figures)}
           >
             Enter {countedFigures(table?.figures.length ?? 0)}

@@ -76,6 +76,15 @@ describe('a class’s figures in a table', () => {
     ]);
   });
 
+  it('are told by their lines as an editor counts them, empty ones and the first that says how too', () => {
+    expect(short('sep=;\nbench;across R1\n\n1;2,91\n\n8;2,90\n').problems).toEqual([
+      'Line 6: there is no bench “8” in this class.',
+    ]);
+    expect(short('bench,across R1\n8,1\n\n9,1\n').problems).toEqual([
+      'Lines 2, 4: there are no such benches in this class (“8”, “9”).',
+    ]);
+  });
+
   it('of a hundred thousand rows that are of nobody here are told in one line', () => {
     const rows = Array.from({ length: 100_000 }, (_, i) => `${500 + i},2.91`).join('\n');
     const { figures, problems } = short(`bench,across R1\n1,2.91\n${rows}\n`);

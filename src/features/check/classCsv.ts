@@ -78,7 +78,8 @@ const TOLD = new Set(['nickname', 'student', 'name', 'stands', 'likely cause', '
  * @param dialect how this house writes tables: where commas do not separate, they are decimal
  */
 export function readClassTable(text: string, around: Around, dialect: CsvDialect = 'comma'): ClassTable {
-  const { rows: all, delimiter } = readTable(text);
+  const { rows: all, lines, delimiter } = readTable(text);
+  const lineOf = (row: number) => lines[row + 1]!;
   const [head = [], ...rows] = all;
   if (head.length === 0) return { ...NOTHING, problems: ['There is no table here yet.'] };
   const names = head.map((cell) => cell.toLowerCase());
@@ -121,11 +122,15 @@ export function readClassTable(text: string, around: Around, dialect: CsvDialect
         return `“${own.name}” has two columns: leave the one that is meant. Neither was taken.`;
       }),
       ...[...benches].map((bench) => {
-        const lines = students.flatMap((student, i) => (student?.bench === bench ? [i + 2] : []));
-        return `Bench ${bench} stands twice, in lines ${listed(lines)}: leave the one that is meant. Neither was taken.`;
+        const own = students.flatMap((student, i) => (student?.bench === bench ? [lineOf(i)] : []));
+        return `Bench ${bench} stands twice, in lines ${listed(own)}: leave the one that is meant. Neither was taken.`;
       }),
       ...read.flatMap((one) => one.problems),
-      ...strangers(rows.map((row, i) => (students[i] ? undefined : row[benchAt] || row[nameAt] || ''))),
+      ...strangers(
+        rows.flatMap((row, i) =>
+          students[i] ? [] : [{ line: lineOf(i), name: row[benchAt] || row[nameAt] || '' }],
+        ),
+      ),
     ],
   };
 }
@@ -147,14 +152,16 @@ function twiceIn<T>(list: readonly (T | undefined)[]): ReadonlySet<T> {
   return twice;
 }
 
-/** Rows of benches that are none here, all in one sentence. @param names by row; undefined where the bench is one */
-function strangers(names: readonly (string | undefined)[]): string[] {
-  const lines = names.flatMap((name, i) => (name === undefined ? [] : [i + 2]));
-  if (lines.length === 0) return [];
-  if (lines.length === 1)
-    return [`Line ${lines[0]}: there is no bench “${names[lines[0]! - 2]}” in this class.`];
-  const few = [...new Set(lines.slice(0, SHOWN_MOST).map((line) => `“${names[line - 2]}”`))];
-  return [`Lines ${listed(lines)}: there are no such benches in this class (${few.join(', ')} …).`];
+/** Rows of benches that are none here, all in one sentence. */
+function strangers(rows: readonly { readonly line: number; readonly name: string }[]): string[] {
+  const [first, ...others] = rows;
+  if (!first) return [];
+  if (others.length === 0) return [`Line ${first.line}: there is no bench “${first.name}” in this class.`];
+  const few = [...new Set(rows.slice(0, SHOWN_MOST).map(({ name }) => `“${name}”`))].join(', ');
+  const more = rows.length > SHOWN_MOST ? ' …' : '';
+  return [
+    `Lines ${listed(rows.map(({ line }) => line))}: there are no such benches in this class (${few}${more}).`,
+  ];
 }
 
 function listed(lines: readonly number[]): string {

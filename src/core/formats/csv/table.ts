@@ -40,21 +40,31 @@ export function csvRows(rows: readonly (readonly Cell[])[], dialect: CsvDialect 
 /** A table that was read: its rows, each cell without its margins, and how it separates them. */
 export interface ReadTable {
   readonly rows: readonly (readonly string[])[];
+  /** The line of each row as an editor counts them, from 1; a row with line breaks inside counts as one. */
+  readonly lines: readonly number[];
   readonly delimiter: string;
 }
 
 /** A spreadsheet's own first line that says how cells are separated. */
 const SEPARATOR = /^"?sep=(.)"?\r?\n/iu;
 
+const GUESSED_BY_ROWS = 20;
+
 /** A table as somebody's spreadsheet wrote it, with commas, semicolons or tabs, whether it says so first or not. */
 export function readTable(text: string): ReadTable {
   const plain = text.replace(/^\ufeff/u, '');
   const said = SEPARATOR.exec(plain)?.[1];
-  const { data, meta } = Papa.parse<string[]>(plain.replace(SEPARATOR, ''), {
-    skipEmptyLines: 'greedy',
-    ...(said ? { delimiter: said } : {}),
+  const body = plain.replace(SEPARATOR, '');
+  // What separates is guessed without empty lines, which speak for nothing; the lines are counted with them.
+  const delimiter =
+    said ?? Papa.parse(body, { skipEmptyLines: 'greedy', preview: GUESSED_BY_ROWS }).meta.delimiter;
+  const { data } = Papa.parse<string[]>(body, { delimiter });
+  const first = said ? 2 : 1;
+  const rows = data.flatMap((cells, i) => {
+    const row = cells.map((cell) => cell.trim());
+    return row.some((cell) => cell !== '') ? [{ row, line: i + first }] : [];
   });
-  return { rows: data.map((row) => row.map((cell) => cell.trim())), delimiter: meta.delimiter };
+  return { rows: rows.map(({ row }) => row), lines: rows.map(({ line }) => line), delimiter };
 }
 
 /** The rows of such a table. */
