@@ -89,11 +89,12 @@ export async function giveLesson(
     if (!day.success) return failed('Choose the day of the session first.');
     const given = { lessonId: idSchema.parse(id), groupId: idSchema.parse(groupId), onDate: day.data };
     const { name } = await group(given.groupId);
-    const again = asked(`${name} has this lesson on that day already. Give it a second time?`);
-    const far = farDay(given.onDate);
-    if (!sure && far) return asked(far);
-    if (!sure && (await sessionLines({ ...given, from: given.onDate, to: given.onDate, most: 1 })).length > 0)
-      return again;
+    const again = `${name} has this lesson on that day already. Give it a second time?`;
+    const isGiven =
+      (await sessionLines({ ...given, from: given.onDate, to: given.onDate, most: 1 })).length > 0;
+    // Whoever is sure has read all that speaks against it.
+    const questions = [farDay(given.onDate), isGiven && again].filter(Boolean);
+    if (!sure && questions.length > 0) return asked(questions.join(' '));
     return done(
       startJob<number>(async (tell, signal) => {
         const made = await workOutFor(given.lessonId, given.groupId, { tell, signal });
@@ -104,7 +105,7 @@ export async function giveLesson(
         const session = { ...given, expectation, summary, sheet };
         // Somebody else may have given it while this was worked out.
         const id = await (sure ? addSession(session) : addSessionOnce(session));
-        return id === undefined ? again : done(id);
+        return id === undefined ? asked(again) : done(id);
       }),
     );
   });

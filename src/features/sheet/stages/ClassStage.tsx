@@ -102,7 +102,7 @@ export function ClassStage({ lessonId, groups, sessions, today }: Props) {
             {asks && (
               <>
                 <Button size="sm" variant="quiet" onClick={() => give(true)}>
-                  Give it again
+                  Give it all the same
                 </Button>{' '}
                 <Button size="sm" variant="quiet" onClick={unsay}>
                   Leave it
