@@ -1,10 +1,19 @@
-import { countingReadings, GLANCE, PREDICTED, standingReadings, type VerdictName } from '@/core';
+import {
+  countingReadings,
+  GLANCE,
+  PREDICTED,
+  standingReadings,
+  type JudgedBench,
+  type VerdictName,
+} from '@/core';
 import { lookWords, nextWords } from '@/messages/causes';
 import { isAlarm } from '@/messages/seen';
 import { judgedNow } from './judging';
+import { judgeBy } from './judging/judgeBy';
+import { ownExpectationTexts } from './repositories/benchContexts';
 import { mendedIn } from './repositories/foundFaults';
 import { readingsAt, type Reading } from './repositories/readings';
-import { expectationAt, sessionHints, type Hints } from './repositories/sessions';
+import { expectationAt, expectationText, sessionHints, type Hints } from './repositories/sessions';
 
 /** What a student is told of one reading: it is right, it should be read again, or the educator should be asked. */
 export type Advice = 'right' | 'again' | 'ask';
@@ -34,7 +43,8 @@ export async function benchAdvice(sessionId: number, studentId: number): Promise
   ]);
   const ever = all.filter((r) => r.point !== PREDICTED);
   const own = countingReadings(ever, mended.get(studentId) ?? 0);
-  const judged = stands?.judged ?? { verdicts: {}, state: 'none' as const };
+  // Where nothing was read yet, or all was taken back, it is told where to begin.
+  const judged = own.length > 0 && stands ? stands.judged : await unread(sessionId, studentId);
   const { points } = dictionary;
   const advices = Object.entries(judged.verdicts).map(
     ([point, { verdict }]) =>
@@ -59,6 +69,14 @@ export async function benchAdvice(sessionId: number, studentId: number): Promise
     ...(hint && !alarm ? { hint } : {}),
     ...(more ? { next: more } : {}),
   };
+}
+
+/** How a bench stands at which nothing was read: what to begin with. */
+async function unread(sessionId: number, studentId: number): Promise<JudgedBench> {
+  const own = await ownExpectationTexts(sessionId, [studentId]);
+  const text = own.get(studentId) ?? (await expectationText(sessionId));
+  const [judgement] = await judgeBy(text, [{ readings: [], mended: 0 }]);
+  return judgement!.judged;
 }
 
 function triesAt(own: readonly Reading[], point: string): number {

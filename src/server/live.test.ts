@@ -174,6 +174,18 @@ describe('what a student is told', () => {
     expect((await benchAdvice(session, students[1]!.id)).hint).toBeDefined();
   });
 
+  it('is where to begin, at a bench where nothing was read yet', async () => {
+    const id = await addGroup('Ruff', '');
+    await addStudents(id, [{ bench: 1, nickname: 'Burl' }]);
+    const [own] = (await group(id)).students;
+    const summary = { sentence: 'a lamp', lessonVersion: 1, kit: [] };
+    const lessonId = await addLesson({ ...LESSONS[0]!, title: 'Begun' }, 'Test', '2026-12-01T10:00:00.000Z');
+    const begun = await addSession({ lessonId, groupId: id, onDate: '2026-12-02', expectation, summary });
+    const advice = await benchAdvice(begun, own!.id);
+    expect(advice).toMatchObject({ whole: 'none', points: {} });
+    expect(advice.next).toMatch(/measure|look/u);
+  });
+
   it('has the card and the own readings, and no figure that is yet to be found', async () => {
     const own = await ownBench(session, students[1]!.id);
     expect(own.steps.length).toBeGreaterThan(4);
