@@ -1,3 +1,4 @@
+import { subHours } from 'date-fns';
 import Link from 'next/link';
 import { admit } from '@/server/access/admit';
 import '@/features/today/today.css';
@@ -14,11 +15,14 @@ import { StatusMark } from '@/ui/StatusMark';
 
 export const dynamic = 'force-dynamic';
 
+/** Who tried to come in is told here for so long, and in House style until the program is started anew. */
+const LATELY_HOURS = 24;
+
 export default async function TodayPage() {
   await admit('/');
   const day = dayOf(new Date());
   const [today, wrongClock] = await Promise.all([todayFor(day), clockProblem()]);
-  const tries = wrongTries();
+  const tries = wrongTries(subHours(new Date(), LATELY_HOURS));
   return (
     <div className="page">
       <div className="page-head">
@@ -27,7 +31,7 @@ export default async function TodayPage() {
       {wrongClock && <Note kind="refusal">{wrongClock}</Note>}
       {tries.length > 0 && (
         <Note kind="refusal">
-          Somebody is trying to come in:
+          Somebody has tried to come in:
           <WrongTries tries={tries} />
         </Note>
       )}

@@ -143,7 +143,7 @@ async function noteWrong(at: Tried, address: string): Promise<void> {
     await waits.block(keyOf(address), Math.min(LONGEST_SECONDS, 2 ** Math.min(over, 12)));
 }
 
-/** Who tried what is not a slip any more, the newest first: for the educator to know. */
-export function wrongTries(): readonly WrongTries[] {
-  return [...noted.values()].filter(({ at, times }) => times >= FREE[at]).reverse();
+/** Who tried so often that it is no slip any more, and last since then, the newest first: for the educator to know. */
+export function wrongTries(since = new Date(0)): readonly WrongTries[] {
+  return [...noted.values()].filter(({ at, times, last }) => times >= FREE[at] && last >= since).reverse();
 }
