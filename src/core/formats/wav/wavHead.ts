@@ -97,7 +97,9 @@ function formatIn(view: DataView): Outcome<Format> {
   if (channels < 1 || channels > 8) return refused(finding('wav-channels', { channels }));
   if (rate < 4000 || rate > 400_000) return refused(finding('wav-rate', { rate }));
   // Samples of 24 bits may stand in frames of 32, with nothing in the last eight.
-  const width = view.getUint16(12, true) / channels;
+  const said = view.getUint16(12, true) / channels;
+  // A recorder may leave the size of a frame unsaid, or say one that holds no sample.
+  const width = 8 * said >= bits ? said : Math.ceil(bits / 8);
   const widths = sort === WHOLE ? [1, 2, 3, 4] : sort === FRACTIONS ? [4, 8] : [];
   const fits = sort === WHOLE ? bits >= 8 && bits <= 8 * width : bits === 8 * width;
   if (!widths.includes(width) || !fits) return refused(finding('wav-packed', { sort, bits }));
