@@ -10,7 +10,7 @@ export function TellZone() {
   const router = useRouter();
   useEffect(() => {
     const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
-    void heard(keepZone(0, { zone: timeZone })).then(() => router.refresh());
+    void heard(keepZone(0, timeZone)).then(() => router.refresh());
   }, [router]);
   return null;
 }

@@ -1,10 +1,7 @@
 'use client';
 
-import { useState } from 'react';
-import Form from 'react-bootstrap/Form';
-import { Overtaken } from '@/ui/Overtaken';
-import { useSaving } from '@/ui/useSaving';
 import { keepZone } from './actions';
+import { SettingChoice } from './SettingChoice';
 
 interface Props {
   readonly zone: string | null;
@@ -13,47 +10,24 @@ interface Props {
   readonly zones: readonly string[];
 }
 
+const MACHINE = 'the machine that the program runs on';
+
 /** The zone that days and hours are reckoned by, on every screen and in every file. */
 export function Zone({ zone, version, zones }: Props) {
-  const [chosen, setChosen] = useState(zone);
-  const [kept, setKept] = useState(false);
-  const saving = useSaving<{ zone: string | null }>({
-    version,
-    send: keepZone,
-    onSaved: () => setKept(true),
-    onTheirs: (theirs) => setChosen(theirs.zone),
-  });
+  const named = zones.map((name) => [name, name.replaceAll('_', ' ')] as const);
   return (
-    <div>
-      <h2>Days and hours</h2>
-      <Form.Group controlId="house-zone" className="pt-2">
-        <Form.Label>are those of</Form.Label>
-        <Form.Select
-          value={chosen ?? ''}
-          disabled={saving.pending}
-          onChange={(event) => {
-            setChosen(event.target.value);
-            setKept(false);
-            saving.save({ zone: event.target.value });
-          }}
-        >
-          {chosen === null && <option value="">the machine that the program runs on</option>}
-          {zones.map((name) => (
-            <option key={name} value={name}>
-              {name.replaceAll('_', ' ')}
-            </option>
-          ))}
-        </Form.Select>
-      </Form.Group>
-      <p className="small-print">
-        Sessions, readings, ends of codes and backups stand under the days and hours of this zone for
-        everybody, wherever they look from.
-      </p>
-      {kept && <p role="status">Saved.</p>}
-      <Overtaken
-        saving={saving}
-        shown={(rule: { zone: string | null }) => [['Days and hours of', rule.zone ?? 'the machine']]}
-      />
-    </div>
+    <SettingChoice<string | null>
+      id="house-zone"
+      title="Days and hours"
+      label="are those of"
+      value={zone}
+      version={version}
+      choices={zone === null ? [[null, MACHINE], ...named] : named}
+      keep={keepZone}
+      shown={(chosen) => [['Days and hours of', chosen ?? MACHINE]]}
+    >
+      Sessions, readings, ends of codes and backups stand under the days and hours of this zone for everybody,
+      wherever they look from.
+    </SettingChoice>
   );
 }

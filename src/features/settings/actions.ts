@@ -14,8 +14,6 @@ import {
   pictureRuleSchema,
   zoneSchema,
   saveSetting,
-  type PictureRule,
-  type ZoneRule,
 } from '@/server/repositories/settings';
 import { reckonBy } from '@/server/zone';
 import { startJob } from '@/server/work/jobs';
@@ -46,29 +44,35 @@ export async function keepMeter(version: number, meter: unknown): Promise<Answer
 }
 
 /** Keeps for how many days pictures of benches stay; those that have stayed longer go at once. */
-export async function keepPictureRule(version: number, rule: unknown): Promise<Answer<number, PictureRule>> {
+export async function keepPictureDays(version: number, days: number): Promise<Answer<number, number>> {
   return guarded(
-    'keepPictureRule',
+    'keepPictureDays',
     async () => {
-      const saved = await saveSetting('pictures', version, pictureRuleSchema.parse(rule));
+      const saved = await saveSetting('pictures', version, pictureRuleSchema.parse({ days }));
       await letPicturesGo();
       return done(saved);
     },
-    pictureRule,
+    async () => {
+      const { version: now, value } = await pictureRule();
+      return { version: now, value: value.days };
+    },
   );
 }
 
 /** Keeps the zone that the house reckons its days and hours by. */
-export async function keepZone(version: number, rule: unknown): Promise<Answer<number, ZoneRule>> {
+export async function keepZone(version: number, zone: string | null): Promise<Answer<number, string | null>> {
   return guarded(
     'keepZone',
     async () => {
-      const checked = zoneSchema.parse(rule);
-      const saved = await saveSetting('zone', version, checked);
-      reckonBy(checked.zone ?? undefined);
+      const rule = zoneSchema.parse({ zone });
+      const saved = await saveSetting('zone', version, rule);
+      reckonBy(rule.zone ?? undefined);
       return done(saved);
     },
-    houseZone,
+    async () => {
+      const { version: now, value } = await houseZone();
+      return { version: now, value: value.zone };
+    },
   );
 }
 

@@ -76,7 +76,7 @@ export const ACTIONS = {
   keepMarks: AT_THE_BENCHES,
   keepMeter: EDUCATOR,
   keepPhoto: EVERYBODY_IN,
-  keepPictureRule: EDUCATOR,
+  keepPictureDays: EDUCATOR,
   keepZone: EDUCATOR,
   keepReading: EVERYBODY_IN,
   keepStyle: EDUCATOR,
