@@ -18,7 +18,6 @@ import {
 } from './classes/actions';
 import { GroupPage } from './classes/GroupPage';
 import { NewGroup } from './classes/NewGroup';
-import { Enrol } from './classes/Students';
 import { keepWords } from './glossary/actions';
 import { GlossaryForm } from './glossary/GlossaryForm';
 import { importLesson, startLesson } from './lessons/actions';
@@ -86,54 +85,6 @@ describe('the house style', () => {
     await retype(user, 'Design current', '10');
     await user.click(screen.getByRole('button', { name: 'Save the house style' }));
     await screen.findByText('Somebody saved the house style.');
-  });
-});
-
-describe('what is typed and not saved', () => {
-  it('is in the house style again after a reload, and forgotten once it is saved', async () => {
-    jest.mocked(keepStyle).mockResolvedValue(done(5));
-    const first = show(<StyleForm style={DEFAULT_STYLE} version={4} />);
-    await retype(first.user, 'Design current', '8m');
-    first.unmount();
-    const again = show(<StyleForm style={DEFAULT_STYLE} version={4} />);
-    await waitFor(() => expect(screen.getByLabelText('Design current')).toHaveProperty('value', '8m'));
-    await again.user.click(screen.getByRole('button', { name: 'Save the house style' }));
-    await screen.findByText(/Every sheet follows it/u);
-    again.unmount();
-    show(<StyleForm style={DEFAULT_STYLE} version={5} />);
-    expect(screen.getByLabelText('Design current')).not.toHaveProperty('value', '8m');
-  });
-
-  it('stays where it was typed while something earlier was being saved', async () => {
-    let answer: () => void = () => undefined;
-    jest
-      .mocked(keepStyle)
-      .mockReturnValueOnce(new Promise((next) => (answer = () => next(done(5) as never))));
-    const { user } = show(<StyleForm style={DEFAULT_STYLE} version={4} />);
-    await retype(user, 'Design current', '8m');
-    await user.click(screen.getByRole('button', { name: 'Save the house style' }));
-    await retype(user, 'Design current', '9m');
-    answer();
-    await waitFor(() => expect(visited).toContain('refresh'));
-    expect(screen.getByLabelText('Design current')).toHaveProperty('value', '9m');
-    expect(screen.queryByText(/Every sheet follows it/u)).toBeNull();
-  });
-
-  it('is in the fields of a new group and of new students again', async () => {
-    const both = () =>
-      show(
-        <>
-          <NewGroup />
-          <Enrol groupId={3} />
-        </>,
-      );
-    const first = both();
-    await first.user.type(screen.getByLabelText('Name'), 'Sandpiper');
-    await first.user.type(screen.getByLabelText(/One nickname a line/u), 'Wren{Enter}Fenn');
-    first.unmount();
-    both();
-    expect(screen.getByLabelText('Name')).toHaveProperty('value', 'Sandpiper');
-    expect(screen.getByLabelText(/One nickname a line/u)).toHaveProperty('value', 'Wren\nFenn');
   });
 });
 

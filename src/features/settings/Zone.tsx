@@ -14,7 +14,9 @@ const MACHINE = 'the machine that the program runs on';
 
 /** The zone that days and hours are reckoned by, on every screen and in every file. */
 export function Zone({ zone, version, zones }: Props) {
-  const named = zones.map((name) => [name, name.replaceAll('_', ' ')] as const);
+  // A browser may name its zone by another of its names, or be in none: UTC is not listed among the zones.
+  const all = [...new Set([...zones, 'UTC', ...(zone === null ? [] : [zone])])].sort();
+  const named = all.map((name) => [name, name.replaceAll('_', ' ')] as const);
   return (
     <SettingChoice<string | null>
       id="house-zone"
