@@ -71,7 +71,7 @@ test('a thing besides the circuit is packed, paid for once the store has it, and
 
   await page.goto('/store');
   await page.getByText('Add a part').click();
-  await page.getByLabel('Kind').selectOption('thing');
+  await page.getByRole('combobox', { name: 'Kind' }).selectOption('thing');
   await page.getByLabel('What it is').fill('marmalade jar');
   await page.getByLabel('In store').fill('60');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
@@ -81,7 +81,7 @@ test('a thing besides the circuit is packed, paid for once the store has it, and
 test('the store takes in zeners and boards, and refuses what has no value', async ({ page }) => {
   await page.goto('/store');
   await page.getByText('Add a part').click();
-  await page.getByLabel('Kind').selectOption('zener');
+  await page.getByRole('combobox', { name: 'Kind' }).selectOption('zener');
   await page.getByLabel('Its volts').fill('blue');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(alertSaying(page, 'blue')).toBeVisible();
