@@ -84,7 +84,7 @@ const NOT_SAVED: Readonly<Record<DatabaseProblemKind, string>> = {
   foreign: 'Not saved: what stands at the database’s place is no Mivvet database. What you typed stays here.',
   'read-only':
     'Not saved: the database file cannot be written. Look at its folder’s permissions; what you typed stays here.',
-  locked: 'Not saved: another program holds the database. What you typed stays here; save again in a moment.',
+  locked: 'Not saved yet: another program holds the database. What you typed stays here.',
   unreachable:
     'Not saved: the database file cannot be reached. Look at its folder and disk; what you typed stays here.',
   served: 'Not saved: another Mivvet serves this database. What you typed stays here.',

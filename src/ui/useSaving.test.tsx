@@ -87,4 +87,30 @@ describe('a form that somebody else has saved in between', () => {
     expect(name()).toBe('Terns');
     expect(screen.queryByRole('button', { name: 'Load theirs' })).toBeNull();
   });
+
+  it('waits for a database that is held, says so, and saves by itself when that lets go', async () => {
+    const held = { ok: false, message: 'Not saved yet: another program holds the database.', again: true } as const;
+    send.mockResolvedValueOnce(held).mockResolvedValueOnce({ ok: true, value: 4 });
+    const { user } = show(<Form />);
+    await user.type(screen.getByLabelText('name'), 's');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    expect(await screen.findByText(/holds the database. It is tried again by itself/u)).toBeTruthy();
+    await waitFor(() => expect(screen.queryByText(/holds the database/u)).toBeNull(), { timeout: 5000 });
+    expect(send.mock.calls).toEqual(Array(2).fill([3, { name: 'Terns', place: 'hall' }]));
+  });
+
+  it('is not sent twice by itself where it may have been saved, nor once its screen is gone', async () => {
+    send.mockRejectedValueOnce(new Error('gone'));
+    const first = show(<Form />);
+    await first.user.click(screen.getByRole('button', { name: 'Save' }));
+    await screen.findByText(/does not answer/u);
+    send.mockResolvedValue({ ok: false, message: 'Not saved: the disk is full.', again: true });
+    await first.user.click(screen.getByRole('button', { name: 'Save' }));
+    await screen.findByText(/disk is full/u);
+    first.unmount();
+    const sent = send.mock.calls.length;
+    await new Promise((over) => setTimeout(over, 2500));
+    expect(send).toHaveBeenCalledTimes(sent);
+    expect(sent).toBe(2);
+  });
 });

@@ -2,7 +2,8 @@
 
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
-import { heard } from './heard';
+import { useStands } from './useStands';
+import { whenFree } from './whenFree';
 import type { Answer, Theirs } from '@/server/failures';
 
 interface Saving<Value> {
@@ -35,9 +36,10 @@ export function useSaving<Value>({ version, send, onSaved, onTheirs }: Way<Value
   const [problem, setProblem] = useState('');
   const [clash, setClash] = useState<{ mine: Value; theirs: Theirs<Value> } | undefined>();
   const [pending, start] = useTransition();
+  const stands = useStands();
   const put = (at: number, value: Value) =>
     start(async () => {
-      const answer = await heard(send(at, value));
+      const answer = await whenFree(() => send(at, value), setProblem, stands);
       if (answer.ok) {
         setKnown(answer.value);
         setProblem('');
