@@ -84,7 +84,7 @@ export { circuitFile, circuitFrom, parseCircuit } from './formats/circuit/parse'
 // solver
 export { solve, type Solved } from './solver/solve';
 export { newtonBench } from './solver/newtonBench';
-export { sweep, type Sweep } from './solver/sweep';
+export { sweep, type SweepPlan, type Sweep } from './solver/sweep';
 export { run } from './solver/run/run';
 export { RUN_DEFAULTS, type RunPlan } from './solver/run/plan';
 export type { Run } from './solver/run/passage';

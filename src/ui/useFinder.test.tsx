@@ -53,3 +53,15 @@ it('a long one is shown a page at a time, searched without regard to accents, an
   expect(screen.queryAllByRole('listitem')).toEqual([]);
   expect(said(screen.getByRole('status'))).toBe('No birds with “gull”.');
 });
+
+it('shows first what came while the list was open', () => {
+  const Numbered = ({ numbers }: { numbers: readonly number[] }) => {
+    const { shown } = useFinder(numbers, 'boats', String, {}, '', (one) => one);
+    return <p role="status">{shown.slice(0, 3).join(' ')}</p>;
+  };
+  const all = Array.from({ length: 90 }, (_, i) => i + 1);
+  const { rerender } = show(<Numbered numbers={all} />);
+  expect(said(screen.getByRole('status'))).toBe('1 2 3');
+  rerender(<Numbered numbers={[...all, 91]} />);
+  expect(said(screen.getByRole('status'))).toBe('91 1 2');
+});

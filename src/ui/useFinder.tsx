@@ -30,6 +30,7 @@ interface Found<T> {
  * @param textOf all that it is searched by
  * @param orders besides the order in which it came
  * @param first name of the order in which it came
+ * @param idOf tells one from another where some come while the list is open: those stand first, to be seen
  */
 export function useFinder<T>(
   list: readonly T[],
@@ -37,13 +38,16 @@ export function useFinder<T>(
   textOf: (one: T) => string,
   orders: Orders<T> = {},
   first = 'as they stand',
+  idOf?: (one: T) => number,
 ): Found<T> {
   const [wanted, setWanted] = useState('');
   const [order, setOrder] = useState('');
   const [most, setMost] = useState(PAGE);
   const field = useId();
+  const [before] = useState(() => new Set(idOf && list.map(idOf)));
+  const isNew = (one: T) => idOf !== undefined && !before.has(idOf(one));
   const words = plain(wanted).split(/\s+/u).filter(Boolean);
-  const found = list.filter((one) => {
+  const found = newFirst(list, isNew).filter((one) => {
     const text = words.length > 0 ? plain(textOf(one)) : '';
     return words.every((word) => text.includes(word));
   });
@@ -95,6 +99,11 @@ export function useFinder<T>(
     </p>
   );
   return { found: ordered, shown, order, head, foot };
+}
+
+function newFirst<T>(list: readonly T[], isNew: (one: T) => boolean): readonly T[] {
+  const news = list.filter(isNew);
+  return news.length > 0 ? [...news, ...list.filter((one) => !isNew(one))] : list;
 }
 
 /** As names are compared: without regard to capitals and accents. */

@@ -89,7 +89,11 @@ describe('a form that somebody else has saved in between', () => {
   });
 
   it('waits for a database that is held, says so, and saves by itself when that lets go', async () => {
-    const held = { ok: false, message: 'Not saved yet: another program holds the database.', again: true } as const;
+    const held = {
+      ok: false,
+      message: 'Not saved yet: another program holds the database.',
+      again: true,
+    } as const;
     send.mockResolvedValueOnce(held).mockResolvedValueOnce({ ok: true, value: 4 });
     const { user } = show(<Form />);
     await user.type(screen.getByLabelText('name'), 's');

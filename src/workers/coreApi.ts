@@ -38,6 +38,8 @@ import {
   type Sheet,
   type SheetRequest,
   type Slice,
+  type Sweep,
+  type SweepPlan,
 } from '@/core';
 import { judges } from './judges';
 
@@ -45,6 +47,11 @@ import { judges } from './judges';
 const HEARD_AT = 0.3;
 /** Tones of a response curve: five to an octave and more. */
 const RESPONSE_TONES = 49;
+
+/** Values of what varies, and the current of some parts at each. */
+export type CurrentsVaried = Pick<Sweep, 'values' | 'parts'>;
+
+let lastSweep: { readonly asked: string; readonly swept: Outcome<Sweep> } | undefined;
 
 /** The heavy work that screens ask for, off the main thread. */
 export const coreApi = {
@@ -68,7 +75,16 @@ export const coreApi = {
     return dayOf(request, beneath);
   },
   solve,
-  sweep,
+  /** Of all that follows from a figure that varies, the currents that are drawn: thousands of others stay here. */
+  currentsVaried(circuit: Circuit, plan: SweepPlan, ids: readonly string[]): Outcome<CurrentsVaried> {
+    const asked = JSON.stringify([circuit, plan]);
+    if (asked !== lastSweep?.asked) lastSweep = { asked, swept: sweep(circuit, plan) };
+    const { swept } = lastSweep;
+    if (!swept.ok) return swept;
+    const { values, parts } = swept.value;
+    const told = Object.entries(parts).filter(([id]) => ids.includes(id));
+    return { ...swept, value: { values, parts: Object.fromEntries(told) } };
+  },
   run(circuit: Circuit, seconds: number, settle: number, onProgress: (share: number) => void) {
     return run(circuit, { seconds, settle, samples: 1001 }, { onProgress });
   },

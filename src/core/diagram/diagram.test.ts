@@ -66,6 +66,19 @@ describe('a circuit in series and parallel', () => {
     });
   });
 
+  it('is not looked for in a ladder too deep to be drawn', () => {
+    const rungs = (count: number) =>
+      circuitOf([
+        supplyPart(9, 0, { pins: { plus: 'n0', minus: '0' } }),
+        ...Array.from({ length: count }, (_, i) => [
+          resistorPart(`A${i}`, `n${i}`, `n${i + 1}`, 100),
+          resistorPart(`C${i}`, `n${i + 1}`, '0', 100),
+        ]).flat(),
+      ]);
+    expect(seriesParallel(rungs(40))).toMatchObject({ form: 'series', depth: 79 });
+    expect(seriesParallel(rungs(1500))).toBeUndefined();
+  });
+
   it('is not found in a bridge', () => {
     const bridge = circuitOf([
       supplyPart(9, 1),

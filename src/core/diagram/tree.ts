@@ -9,13 +9,18 @@ export type Tree =
       readonly parts: readonly Tree[];
       readonly from: string;
       readonly to: string;
+      /** How many rows within rows there are. */
+      readonly depth: number;
     };
+
+/** A ladder of more rungs than this would be drawn too small to be read. */
+const DEEPEST = 100;
 
 /**
  * Takes a circuit apart into series and parallel, from the supply's plus to its minus.
  * Source: the reduction of two-terminal series-parallel graphs (Valdes, Tarjan & Lawler 1982).
  *
- * @returns the tree, or undefined when the circuit is no such graph
+ * @returns the tree, or undefined when the circuit is no such graph or one within another too often
  */
 export function seriesParallel(circuit: Circuit): Tree | undefined {
   const supply = sourceOf(circuit);
@@ -29,7 +34,9 @@ export function seriesParallel(circuit: Circuit): Tree | undefined {
     edges.push({ form: 'part', part, from: ends[0]!, to: ends[1]! });
   }
   for (;;) {
-    if (!joinParallel(edges) && !joinSeries(edges, plus, minus)) break;
+    const joined = joinParallel(edges) ?? joinSeries(edges, plus, minus);
+    if (!joined) break;
+    if (depthOf(joined) > DEEPEST) return undefined;
   }
   const [only] = edges;
   return only && edges.length === 1 ? turned(only, plus) : undefined;
@@ -64,48 +71,63 @@ function endsReached(circuit: Circuit, from: string, ...ends: readonly string[])
   return seen;
 }
 
-function joinParallel(edges: Tree[]): boolean {
-  for (let i = 0; i < edges.length; i++) {
-    const { from, to } = edges[i]!;
-    const same = edges.filter(
-      (edge) => (edge.from === from && edge.to === to) || (edge.from === to && edge.to === from),
-    );
+/** Joins the first edges that run between the same two nodes, in their place. */
+function joinParallel(edges: Tree[]): Tree | undefined {
+  const between = grouped(edges, ({ from, to }) => [JSON.stringify([from, to].sort())]);
+  for (const same of between.values()) {
     if (same.length < 2) continue;
+    const { from, to } = same[0]!;
     const parts = same.flatMap((edge) => {
       const way = edge.from === from ? edge : turned(edge, from);
       return way.form === 'parallel' ? way.parts : [way];
     });
-    const first = edges.indexOf(same[0]!);
-    const rest = edges.filter((edge) => !same.includes(edge));
-    edges.splice(0, edges.length, ...rest);
-    edges.splice(Math.min(first, edges.length), 0, { form: 'parallel', parts, from, to });
-    return true;
+    return replaced(edges, same, { form: 'parallel', parts, from, to, depth: deeper(parts) });
   }
-  return false;
+  return undefined;
 }
 
-function joinSeries(edges: Tree[], plus: string, minus: string): boolean {
-  const nodes = new Set(edges.flatMap((edge) => [edge.from, edge.to]));
-  for (const node of nodes) {
-    if (node === plus || node === minus) continue;
-    const here = edges.filter((edge) => edge.from === node || edge.to === node);
-    if (here.length !== 2) continue;
+/** Joins the two edges of the first node that has no others. */
+function joinSeries(edges: Tree[], plus: string, minus: string): Tree | undefined {
+  for (const [node, here] of grouped(edges, ({ from, to }) => [from, to])) {
+    if (node === plus || node === minus || here.length !== 2) continue;
     const [one, other] = here as [Tree, Tree];
     const first = one.to === node ? one : turnedTo(one, node);
     const second = other.from === node ? other : turned(other, node);
     const parts = [first, second].flatMap((tree) => (tree.form === 'series' ? tree.parts : [tree]));
-    const place = edges.indexOf(one);
-    const rest = edges.filter((edge) => edge !== one && edge !== other);
-    edges.splice(0, edges.length, ...rest);
-    edges.splice(Math.min(place, edges.length), 0, {
-      form: 'series',
-      parts,
-      from: first.from,
-      to: second.to,
-    });
-    return true;
+    const joined = { form: 'series', parts, from: first.from, to: second.to, depth: deeper(parts) } as const;
+    return replaced(edges, here, joined);
   }
-  return false;
+  return undefined;
+}
+
+/** Edges by the names that each is found under, in the order in which they come. */
+function grouped(edges: readonly Tree[], namesOf: (edge: Tree) => readonly string[]): Map<string, Tree[]> {
+  const groups = new Map<string, Tree[]>();
+  for (const edge of edges) {
+    for (const name of namesOf(edge)) {
+      const group = groups.get(name);
+      if (group) group.push(edge);
+      else groups.set(name, [edge]);
+    }
+  }
+  return groups;
+}
+
+function replaced(edges: Tree[], gone: readonly Tree[], joined: Tree): Tree {
+  const place = edges.indexOf(gone[0]!);
+  const left = edges.filter((edge) => !gone.includes(edge));
+  left.splice(Math.min(place, left.length), 0, joined);
+  edges.length = 0;
+  for (const edge of left) edges.push(edge);
+  return joined;
+}
+
+function deeper(parts: readonly Tree[]): number {
+  return 1 + parts.reduce((deepest, part) => Math.max(deepest, depthOf(part)), 0);
+}
+
+function depthOf(tree: Tree): number {
+  return tree.form === 'part' ? 0 : tree.depth;
 }
 
 /** The same tree seen from its other end, when it does not start at `from` already. */

@@ -33,7 +33,7 @@ export function useAsked<Question, Reply>(
   question: Question,
   ask: (core: Remote<CoreApi>, question: Question, onProgress: (share: number) => void) => Promise<Reply>,
 ): Asked<Reply, Question> {
-  const key = JSON.stringify(question);
+  const key = useMemo(() => JSON.stringify(question), [question]);
   const [state, setState] = useState<State<Reply>>({ reply: undefined, key: '', failure: '', stopped: '' });
   const [share, setShare] = useState(0);
   const [round, setRound] = useState(0);

@@ -24,7 +24,8 @@ import { overloadWords, screenSentence } from '@/messages/findings';
 import { BRIGHTNESS_WORDS } from '@/messages/names';
 import { fieldValue, kindWords, TURNED_FIELDS, type FieldWords } from '@/messages/parts';
 import { Note } from '@/ui/Note';
-import { shownFigure } from './figures';
+import { useFinder } from '@/ui/useFinder';
+import { firstOf, shownFigure } from './figures';
 import { useAsked } from '@/features/asking/useAsked';
 import type { CoreApi } from '@/workers/coreApi';
 import type { Remote } from 'comlink';
@@ -38,6 +39,7 @@ export function AtRest({ circuit, onChange }: { circuit: Circuit; onChange: (cir
   const { reply, waiting, failure } = useAsked('quick', circuit, ask);
   const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
   const [other, setOther] = useState(false);
+  const listed = useFinder(circuit.parts, 'parts', searchedBy);
   const solved = reply?.ok ? reply.value : undefined;
   const state = (other && solved?.also) || solved;
   const turn = (part: Part, field: string, value: number) => {
@@ -55,6 +57,7 @@ export function AtRest({ circuit, onChange }: { circuit: Circuit; onChange: (cir
           {text} The figures keep the value from before.
         </Note>
       ))}
+      {listed.head}
       <Scroll label="At rest" className={waiting ? 'scroll-x stale' : 'scroll-x'}>
         <Table>
           <Heads
@@ -67,7 +70,7 @@ export function AtRest({ circuit, onChange }: { circuit: Circuit; onChange: (cir
             ]}
           />
           <tbody>
-            {circuit.parts.map((part) => (
+            {listed.shown.map((part) => (
               <tr key={part.id}>
                 <th scope="row">{part.id}</th>
                 <td>
@@ -91,17 +94,25 @@ export function AtRest({ circuit, onChange }: { circuit: Circuit; onChange: (cir
           </tbody>
         </Table>
       </Scroll>
+      {listed.foot}
       {solved && (
         <p className="small-print pt-2">
-          {Object.entries(state!.nodes)
-            .filter(([name]) => name !== circuit.ground)
-            .map(([name, volts]) => `${name} at ${formatQuantity(volts, 'V')}`)
-            .join(', ')}
+          {firstOf(
+            Object.keys(state!.nodes).filter((name) => name !== circuit.ground),
+            (name) => `${name} at ${formatQuantity(state!.nodes[name]!, 'V')}`,
+            ', ',
+            'the others are in the file of “Over time”',
+          )}
           . Settled in {solved.settling.iterations} steps; {leftWords(solved.settling)}.
         </p>
       )}
     </section>
   );
+}
+
+/** A part is found by its name, by what it is, and by the nodes that it joins. */
+function searchedBy(part: Part): string {
+  return [part.id, kindWords(part), ...Object.values(part.pins)].join(' ');
 }
 
 /** What is too much for a part, if anything is. */

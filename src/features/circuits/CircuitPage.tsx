@@ -19,7 +19,7 @@ import './circuits.css';
 /** Any circuit worked out from end to end: at rest, over time, varied, and from part to part. */
 export function CircuitPage() {
   const { opened, refusals, show, openText, undo } = useCircuit();
-  const { circuit, seconds } = opened;
+  const { circuit, seconds, opening } = opened;
   const change = (next: Circuit) => show({ ...opened, circuit: next });
   return (
     <div className="page">
@@ -80,18 +80,18 @@ export function CircuitPage() {
           {sentence(finding)} The circuit below stays as it was.
         </Note>
       ))}
-      <DrawnCircuit circuit={circuit} />
+      <DrawnCircuit key={`${opening} drawn`} circuit={circuit} />
       <div className="circuit-columns">
         <div>
-          <AtRest key={`${circuit.title} at rest`} circuit={circuit} onChange={change} />
-          <OneVaried key={circuit.title} circuit={circuit} />
+          <AtRest key={`${opening} at rest`} circuit={circuit} onChange={change} />
+          <OneVaried key={`${opening} varied`} circuit={circuit} />
         </div>
         <div>
-          <OverTime key={seconds} circuit={circuit} seconds={seconds} />
-          <PartToPart key={circuit.title} circuit={circuit} />
+          <OverTime key={`${opening} over time`} circuit={circuit} seconds={seconds} />
+          <PartToPart key={`${opening} part to part`} circuit={circuit} />
         </div>
       </div>
-      <Questions key={`${circuit.title} questions`} circuit={circuit} />
+      <Questions key={`${opening} questions`} circuit={circuit} />
     </div>
   );
 }

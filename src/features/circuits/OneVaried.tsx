@@ -2,14 +2,14 @@
 
 import { useState, type ReactNode } from 'react';
 import type { Remote } from 'comlink';
-import { formatEntered, type Circuit, type Outcome, type Part, type Sweep } from '@/core';
+import { formatEntered, type Circuit, type Outcome, type Part } from '@/core';
 import { LineChart, scaledUnit } from '@/features/charts/LineChart';
 import { readFigure } from '@/features/wish/readers';
 import { Choice, Typed } from '@/features/wish/Words';
 import { screenSentence } from '@/messages/findings';
 import { fieldValue, TURNED_FIELDS, type FieldWords } from '@/messages/parts';
 import { Note } from '@/ui/Note';
-import type { CoreApi } from '@/workers/coreApi';
+import type { CoreApi, CurrentsVaried } from '@/workers/coreApi';
 import { shownFigure } from './figures';
 import { Shown } from './Shown';
 import { useAsked } from '@/features/asking/useAsked';
@@ -26,11 +26,15 @@ interface Question {
   readonly field: string;
   readonly from: number;
   readonly to: number;
+  /** Parts whose current is drawn. */
+  readonly lines: readonly string[];
 }
 
 const POINTS = 121;
-const ask = (core: Remote<CoreApi>, { circuit, ...plan }: Question): Promise<Outcome<Sweep>> =>
-  core.sweep(circuit, { ...plan, steps: POINTS });
+const ask = (
+  core: Remote<CoreApi>,
+  { circuit, lines, ...plan }: Question,
+): Promise<Outcome<CurrentsVaried>> => core.currentsVaried(circuit, { ...plan, steps: POINTS }, lines);
 
 /** One figure of the circuit goes from one value to another; everything else follows. */
 export function OneVaried({ circuit }: { circuit: Circuit }) {
@@ -69,12 +73,21 @@ function VariedChart({ circuit, varied, choice }: { circuit: Circuit; varied: Va
   const [ends, setEnds] = useState(() => firstEnds(part, words));
   const [problem, setProblem] = useState('');
   const [shown, show] = useState<readonly string[]>();
-  const question = { circuit, part: part.id, field: words.field, from: ends.from, to: ends.to };
-  const { reply, waiting, failure } = useAsked('quick', question, ask);
-  const swept = reply?.ok ? reply.value : undefined;
   const lamps = circuit.parts.filter(({ kind }) => kind === 'led').map(({ id }) => id);
   const ids = circuit.parts.map(({ id }) => id);
-  const lines = (shown ?? (lamps.length > 0 ? lamps : ids).slice(0, 3)).filter((id) => swept?.parts[id]);
+  const lit = lamps.length > 0 ? lamps : ids;
+  const wanted = shown ?? lit.slice(0, 3);
+  const question = {
+    circuit,
+    part: part.id,
+    field: words.field,
+    from: ends.from,
+    to: ends.to,
+    lines: wanted,
+  };
+  const { reply, waiting, failure } = useAsked('quick', question, ask);
+  const swept = reply?.ok ? reply.value : undefined;
+  const lines = wanted.filter((id) => swept?.parts[id]);
   const end = (which: 'from' | 'to') => (
     <Typed
       label={which === 'from' ? 'First value' : 'Last value'}

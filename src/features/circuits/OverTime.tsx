@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import Table from 'react-bootstrap/Table';
 import { proxy, type Remote } from 'comlink';
 import {
@@ -20,7 +20,7 @@ import { saveTable } from '@/features/hooks/saveTable';
 import { slug } from '@/ui/download';
 import { Note } from '@/ui/Note';
 import type { CoreApi } from '@/workers/coreApi';
-import { shownFigure, tellingNodes, tellingParts } from './figures';
+import { firstOf, shownFigure, tellingNodes, tellingParts } from './figures';
 import { Shown } from './Shown';
 import { useAsked } from '@/features/asking/useAsked';
 import { Stopped, Working } from '@/features/asking/Working';
@@ -43,7 +43,7 @@ export function OverTime({ circuit, seconds: first }: { circuit: Circuit; second
   const [seconds, setSeconds] = useState(first);
   const [settle, setSettle] = useState(0);
   const [problem, setProblem] = useState('');
-  const question = { circuit, seconds, settle };
+  const question = useMemo(() => ({ circuit, seconds, settle }), [circuit, seconds, settle]);
   const { reply, of, waiting, stopped, failure, share, stop, again } = useAsked('waves', question, ask);
   const run = reply?.ok ? reply.value : undefined;
   return (
@@ -89,7 +89,8 @@ export function OverTime({ circuit, seconds: first }: { circuit: Circuit; second
   );
 }
 
-function Waves({ circuit, run }: { circuit: Circuit; run: Run }) {
+/** Drawn anew when there is something new, not whenever the work has gone on a little. */
+const Waves = memo(function Waves({ circuit, run }: { circuit: Circuit; run: Run }) {
   const nodes = Object.keys(run.nodes).filter((name) => name !== circuit.ground);
   const parts = circuit.parts.map(({ id }) => id).filter((id) => run.parts[id]);
   const lamps = circuit.parts.filter((part) => part.kind === 'led').map(({ id }) => id);
@@ -123,15 +124,21 @@ function Waves({ circuit, run }: { circuit: Circuit; run: Run }) {
       <Shown chart="over time" legend="Current of" names={parts} shown={amps} onShow={showParts} />
       {Object.keys(run.cycles).length > 0 && <Cycles cycles={run.cycles} />}
       <p className="small-print pt-2">
-        Mean current: {parts.map((id) => `${id} ${shownFigure(meanOf(run, id), 'A')}`).join(' · ')}. A meter
-        shows these means.{' '}
+        Mean current:{' '}
+        {firstOf(
+          parts,
+          (id) => `${id} ${shownFigure(meanOf(run, id), 'A')}`,
+          ' · ',
+          'the others are in the file',
+        )}
+        . A meter shows these means.{' '}
         <button type="button" className="btn btn-text no-print" onClick={() => saveCsv(circuit, run)}>
           Save as CSV
         </button>
       </p>
     </>
   );
-}
+});
 
 /** What charges and discharges alike has no mean current: what is left is rounding. */
 function meanOf({ means, parts }: Run, id: string): number {

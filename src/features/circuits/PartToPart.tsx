@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { BAND_DEFAULTS, histogram, type Circuit, type Draws } from '@/core';
 import { BandChart, type BandShape } from '@/features/charts/BandChart';
 import { screenSentence } from '@/messages/findings';
@@ -65,7 +65,7 @@ function useDraws(circuit: Circuit) {
   const [points, setPoints] = useState<readonly BandShape[]>([]);
   const [round, setRound] = useState(0);
   const stop = useRef<() => void>(undefined);
-  const key = JSON.stringify(circuit);
+  const key = useMemo(() => JSON.stringify(circuit), [circuit]);
   useEffect(() => {
     const asked = JSON.parse(key) as Circuit;
     if (asked.checks.length === 0) return;

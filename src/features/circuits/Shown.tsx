@@ -1,6 +1,7 @@
 'use client';
 
 import { MOST_LINES } from '@/features/charts/LineChart';
+import { useFinder } from '@/ui/useFinder';
 
 interface Props {
   readonly legend: string;
@@ -13,12 +14,14 @@ interface Props {
 
 /** Which lines of a chart are shown: at most four, the oldest choice makes room. */
 export function Shown({ legend, chart, names, shown, onShow }: Props) {
+  const listed = useFinder(names, `names for “${legend}”, ${chart}`, (name) => name);
   const turn = (name: string) =>
     onShow(shown.includes(name) ? shown.filter((n) => n !== name) : [...shown, name].slice(-MOST_LINES));
   return (
     <fieldset className="shown no-print">
       <legend className="soft">{legend}</legend>
-      {names.map((name) => (
+      {listed.head}
+      {listed.shown.map((name) => (
         <label key={name}>
           <input
             type="checkbox"
@@ -30,6 +33,7 @@ export function Shown({ legend, chart, names, shown, onShow }: Props) {
           {name}
         </label>
       ))}
+      {listed.foot}
     </fieldset>
   );
 }

@@ -132,3 +132,50 @@ describe('what a circuit does besides its figures', () => {
     expect(within(row).queryByRole('progressbar')).toBeNull();
   }, 60_000);
 });
+
+describe('a large circuit', () => {
+  const BANK = {
+    ...LOOP,
+    title: 'bank',
+    parts: [
+      LOOP.parts[0],
+      ...Array.from({ length: 280 }, (_, i) => ({
+        id: `R${i + 1}`,
+        kind: 'resistor',
+        pins: { a: 'p', b: '0' },
+        ohms: 1000 + i,
+      })),
+    ],
+  };
+
+  it('is listed a page at a time, searched, and its choices are laid out when they are sought', async () => {
+    const { user } = show(<CircuitPage />);
+    await openFile(user, JSON.stringify(BANK));
+    await screen.findByRole('heading', { name: 'bank' });
+    await settled('At rest');
+    const rest = within(region('At rest'));
+    expect(rest.getAllByRole('row')).toHaveLength(41);
+    await user.type(rest.getByRole('searchbox'), 'R280');
+    expect(rest.getAllByRole('row')).toHaveLength(2);
+    // 5 V over 1,279 Ω.
+    expect(cells('R280')).toEqual(expect.arrayContaining(['5.00 V', '3.91 mA']));
+    const choice = screen.getByLabelText('What varies');
+    const few = choice.children.length;
+    expect(few).toBeLessThan(10);
+    await user.click(choice);
+    expect(choice.children.length).toBeGreaterThan(280);
+  });
+
+  it('does not get the question that was asked of one before it, not even of the same name', async () => {
+    const { user } = show(<CircuitPage />);
+    await openFile(user, JSON.stringify(LOOP));
+    await screen.findByRole('heading', { name: 'one lamp' });
+    await user.selectOptions(await screen.findByLabelText('What varies'), 'R2, ohms');
+    await retype(user, 'Last value', '9k');
+    await openFile(user, JSON.stringify({ ...LOOP, parts: [...LOOP.parts].reverse() }));
+    await waitFor(() =>
+      expect((screen.getByLabelText('Last value') as HTMLInputElement).value).not.toContain('9'),
+    );
+    expect((screen.getByLabelText('What varies') as HTMLSelectElement).value).toBe('R2, ohms');
+  });
+});

@@ -40,3 +40,18 @@ export function tellingParts(
   });
   return different.slice(0, count);
 }
+
+/** As many as a sentence of figures holds before nobody reads it. */
+const IN_A_SENTENCE = 40;
+
+/** Figures of one after another; of a long row the first, how many there are besides, and where those stand. */
+export function firstOf(
+  names: readonly string[],
+  figureOf: (name: string) => string,
+  between: string,
+  rest: string,
+): string {
+  const told = names.slice(0, IN_A_SENTENCE).map(figureOf).join(between);
+  const left = names.length - IN_A_SENTENCE;
+  return left > 0 ? `${told}${between}and ${left} more: ${rest}` : told;
+}

@@ -9,7 +9,11 @@ import { useKept } from '@/features/hooks/useKept';
 export interface Opened {
   readonly circuit: Circuit;
   readonly seconds: number;
+  /** Stays while the circuit is worked on, and differs for the next one, whatever that is called. */
+  readonly opening: number;
 }
+
+let openings = 0;
 
 const KEPT = 'mivvet.circuit';
 
@@ -17,7 +21,7 @@ export function harbourCircuit(title: string): Opened {
   const { json, seconds } = HARBOUR_CIRCUITS.find((c) => c.title === title) ?? HARBOUR_CIRCUITS[0]!;
   const made = circuitFrom(json);
   if (!made.ok) throw new Error(`The circuit “${title}” is broken.`);
-  return { circuit: withChecks(made.value), seconds };
+  return { circuit: withChecks(made.value), seconds, opening: ++openings };
 }
 
 /** A circuit without checks gets the current of each lamp, at most six, so that there is something to draw. */
@@ -33,11 +37,10 @@ function withChecks(circuit: Circuit): Circuit {
 /** The opened circuit, kept in this browser, with its way back. */
 export function useCircuit() {
   const [kept, keep] = useKept<object | undefined>(KEPT, undefined);
-  const before = useMemo(() => openedFrom(kept) ?? harbourCircuit('buoy'), [kept]);
   const [past, setPast] = useState<readonly Opened[]>([]);
   const [shown, setShown] = useState<Opened>();
+  const opened = useMemo(() => shown ?? openedFrom(kept) ?? harbourCircuit('buoy'), [kept, shown]);
   const [refusals, setRefusals] = useState<readonly Finding[]>([]);
-  const opened = shown ?? before;
 
   const put = (next: Opened) => {
     setShown(next);
@@ -64,7 +67,7 @@ export function useCircuit() {
 }
 
 function openedOf(circuit: Circuit): Opened {
-  return { circuit: withChecks(circuit), seconds: secondsFor(circuit) };
+  return { circuit: withChecks(circuit), seconds: secondsFor(circuit), opening: ++openings };
 }
 
 function openedFrom(kept: object | undefined): Opened | undefined {

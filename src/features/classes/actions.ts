@@ -1,6 +1,6 @@
 'use server';
 
-import { parseStudents } from '@/core';
+import { cleanLine, parseStudents } from '@/core';
 import { sentences } from '@/messages/findings';
 import { issueSentence } from '@/messages/issues';
 import { z } from 'zod';
@@ -23,8 +23,8 @@ import { archiveSession, moveSession, session } from '@/server/repositories/sess
 const idSchema = z.number().int().positive();
 const versionSchema = z.number().int().min(0);
 const groupSchema = z.strictObject({
-  name: z.string().trim().min(1).max(40),
-  meets: z.string().trim().max(60),
+  name: z.string().transform(cleanLine).pipe(z.string().min(1).max(40)),
+  meets: z.string().transform(cleanLine).pipe(z.string().max(60)),
 });
 const GROUP_FIELDS = { name: 'The name of the group', meets: 'When the group meets' };
 

@@ -1,3 +1,4 @@
+import { memo, useMemo } from 'react';
 import {
   formatFarads,
   formatOhms,
@@ -30,7 +31,7 @@ export function CircuitDiagram({ layout, ...props }: Props & { readonly layout: 
 }
 
 export const UNDRAWN =
-  'This circuit is neither a net of series and parallel nor one around chips and transistors: its parts stand in the list.';
+  'This circuit is neither a net of series and parallel nor one around chips and transistors, or goes too deep to be drawn: its parts stand in the list.';
 
 /** The same as it has been laid out before; its parts are those of the circuit now. */
 export function DiagramDrawing({
@@ -39,8 +40,10 @@ export function DiagramDrawing({
   resistors,
   figures,
   layout,
-}: Props & { readonly layout: Diagram }) {
-  const diagram = withParts(layout, circuit);
+  seen,
+}: Props & { readonly layout: Diagram; readonly seen?: Seen | undefined }) {
+  const diagram = useMemo(() => withParts(layout, circuit), [layout, circuit]);
+  const groups = useMemo(() => inGroups(diagram.symbols), [diagram]);
   const width = diagram.width * ACROSS + 2 * MARGIN;
   const height = diagram.height * DOWN + 60;
   return (
@@ -49,7 +52,7 @@ export function DiagramDrawing({
       className="circuit-diagram"
       style={{ maxWidth: `${width}px` }}
       role="img"
-      aria-label={`Circuit diagram: ${circuit.parts.map((part) => labelOf(part, sorts).join(' ')).join(', ')}`}
+      aria-label={`Circuit diagram: ${namesOf(circuit, sorts)}`}
       fill="none"
       stroke="var(--ink)"
       strokeWidth="1.6"
@@ -59,26 +62,80 @@ export function DiagramDrawing({
       {diagram.chips.map((box) => (
         <ChipSymbol key={box.part.id} box={box} toX={toX} toY={toY} />
       ))}
-      {diagram.symbols.map(({ part, x, top, foot, upright }) => (
-        <g key={part.id}>
-          <SymbolDrawing
-            part={part}
-            x={toX(x)}
-            top={toY(top)}
-            foot={toY(foot)}
-            upright={upright}
-            resistors={resistors}
-          />
-          <Caption
-            lines={[...labelOf(part, sorts), ...figureOf(figures?.[part.id])]}
-            soft={labelOf(part, sorts).length}
-            x={toX(x) + (part.kind === 'supply' ? 24 : 17)}
-            y={(toY(top) + toY(foot)) / 2}
-          />
-        </g>
-      ))}
+      {groups.map(
+        (symbols, i) =>
+          isSeen(symbols, seen) && <Symbols key={i} {...{ symbols, sorts, resistors, figures }} />,
+      )}
     </svg>
   );
+}
+
+/** From which height of a drawing to which it is looked at, in the diagram's own units. */
+export interface Seen {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** A drawing of more symbols is drawn where it is looked at only: all of it would hold up the page. */
+export const LONG_DRAWING = 300;
+
+/** Symbols that are drawn in one go. */
+const GROUP = 60;
+
+function isSeen(symbols: Diagram['symbols'], seen: Seen | undefined): boolean {
+  return !seen || symbols.some(({ top, foot }) => foot >= seen.from && top <= seen.to);
+}
+
+function inGroups(symbols: Diagram['symbols']): Diagram['symbols'][] {
+  return Array.from({ length: Math.ceil(symbols.length / GROUP) }, (_, i) =>
+    symbols.slice(i * GROUP, (i + 1) * GROUP),
+  );
+}
+
+type SymbolsProps = Pick<Props, 'sorts' | 'resistors' | 'figures'> & { readonly symbols: Diagram['symbols'] };
+
+/** Some of a diagram's symbols, with what stands beside each. */
+const Symbols = memo(function Symbols({ symbols, sorts, resistors, figures }: SymbolsProps) {
+  return symbols.map(({ part, x, top, foot, upright }) => (
+    <g key={part.id}>
+      <SymbolDrawing
+        part={part}
+        x={toX(x)}
+        top={toY(top)}
+        foot={toY(foot)}
+        upright={upright}
+        resistors={resistors}
+      />
+      <Caption
+        lines={[...labelOf(part, sorts), ...figureOf(figures?.[part.id])]}
+        soft={labelOf(part, sorts).length}
+        x={toX(x) + (part.kind === 'supply' ? 24 : 17)}
+        y={(toY(top) + toY(foot)) / 2}
+      />
+    </g>
+  ));
+}, isDrawnAlike);
+
+/** Whether two groups look the same: the layout and every part on it. */
+function isDrawnAlike(before: SymbolsProps, now: SymbolsProps): boolean {
+  if (before.sorts !== now.sorts || before.resistors !== now.resistors || before.figures !== now.figures)
+    return false;
+  return now.symbols.every((symbol, i) => {
+    const other = before.symbols[i];
+    return (
+      other?.part === symbol.part &&
+      other.x === symbol.x &&
+      other.top === symbol.top &&
+      other.foot === symbol.foot &&
+      other.upright === symbol.upright
+    );
+  });
+}
+
+/** What a diagram shows, for who does not see it; of a very large one, how much. */
+function namesOf({ parts }: Circuit, sorts: LampSorts): string {
+  if (parts.length > LONG_DRAWING) return `${parts.length} parts`;
+  return parts.map((part) => labelOf(part, sorts).join(' ')).join(', ');
 }
 
 /** What the layout of a diagram hangs on: which legs are joined, not what stands on the parts. */
@@ -98,6 +155,11 @@ function withParts(diagram: Diagram, { parts }: Circuit): Diagram {
     part: own.get(one.part.id) ?? one.part,
   });
   return { ...diagram, symbols: diagram.symbols.map(now), chips: diagram.chips.map(now) };
+}
+
+/** What stands at a share of a drawing's height, in the diagram's own units. */
+export function heightAt(share: number, diagram: Diagram): number {
+  return (share * (diagram.height * DOWN + 60) - 30) / DOWN;
 }
 
 function toX(x: number): number {

@@ -41,6 +41,9 @@ export function StockTable({ rows, currency }: { rows: StockRow[]; currency: str
     rows,
     'kinds of parts',
     ({ spec, place }) => `${stockName(spec)} ${place}`,
+    {},
+    '',
+    ({ id }) => id,
   );
   const table = useTable({ features, columns, data: found as StockRow[] });
   return (

@@ -1,6 +1,7 @@
 'use server';
 
 import {
+  cleanLine,
   LAMP_TYPES,
   ORIGINS,
   stockSpecSchema,
@@ -22,7 +23,7 @@ const valuesSchema = z.strictObject({
   have: count,
   packSize: z.number().int().min(1).max(10_000),
   packCents: z.number().int().min(0).max(10_000_000),
-  place: z.string().max(60),
+  place: z.string().transform(cleanLine).pipe(z.string().max(60)),
 });
 export type StockFormValues = z.output<typeof valuesSchema>;
 
@@ -65,7 +66,7 @@ export async function newStock(spec: unknown, values: StockFormValues): Promise<
 }
 
 const batterySchema = z.strictObject({
-  name: z.string().trim().min(1).max(40),
+  name: z.string().transform(cleanLine).pipe(z.string().min(1).max(40)),
   kind: z.enum(SUPPLY_KINDS),
   cells: z.number().int().min(1).max(10),
   volts: z.number().min(0.1).max(SUPPLY_LIMIT_VOLTS),

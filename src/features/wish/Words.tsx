@@ -5,6 +5,9 @@ import type { Outcome } from '@/core';
 import { sentences } from '@/messages/findings';
 import './words.css';
 
+/** So many names are laid out before anybody asks for them. */
+const MANY = 200;
+
 /** One of a few words inside a sentence. */
 export function Choice<T extends string>({
   label,
@@ -17,14 +20,20 @@ export function Choice<T extends string>({
   names: readonly (readonly [T, string])[];
   onChoose: (value: T) => void;
 }) {
+  // Thousands of names, in several sentences of a page, are laid out once somebody comes to choose.
+  const [sought, setSought] = useState(false);
+  const seek = sought ? undefined : () => setSought(true);
+  const offered = sought || names.length <= MANY ? names : names.filter(([name]) => name === value);
   return (
     <select
       className="word"
       aria-label={label}
       value={value}
       onChange={(event) => onChoose(event.target.value as T)}
+      onFocus={seek}
+      onPointerDown={seek}
     >
-      {names.map(([name, words]) => (
+      {offered.map(([name, words]) => (
         <option key={name} value={name}>
           {words}
         </option>

@@ -78,13 +78,17 @@ export async function student(id: number): Promise<Student & { readonly groupId:
 
 export async function addGroup(name: string, meets: string): Promise<number> {
   return write(async (trx) => {
+    await refuseLikeName(trx, name, 0);
     const [id] = await trx('study_groups').insert({ name, meets });
     return id!;
   });
 }
 
 export async function saveGroup(id: number, version: number, name: string, meets: string): Promise<number> {
-  return write((trx) => updateVersioned(trx, 'study_groups', { id }, version, { name, meets }, 'this group'));
+  return write(async (trx) => {
+    await refuseLikeName(trx, name, id);
+    return updateVersioned(trx, 'study_groups', { id }, version, { name, meets }, 'this group');
+  });
 }
 
 export async function archiveGroup(id: number, at: string | null): Promise<void> {
@@ -152,6 +156,13 @@ async function rowOf(trx: Knex.Transaction, id: number): Promise<StoredStudent> 
   const row = (await trx('students').where({ id }).first()) as StoredStudent | undefined;
   if (!row) throw new Missing('This student is not there any more.');
   return row;
+}
+
+/** Two groups that meet are told apart by their names, as these look. */
+async function refuseLikeName(trx: Knex.Transaction, name: string, except: number): Promise<void> {
+  const others = (await trx('study_groups').whereNull('archived_at').whereNot({ id: except })) as StoredGroup[];
+  const like = others.find((other) => nicknameKey(other.name) === nicknameKey(name));
+  if (like) throw new Refusal(`There is a group “${like.name}” already. Give this one another name.`);
 }
 
 async function refuseDoubles(

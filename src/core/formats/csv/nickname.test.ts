@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { cleanNickname, nicknameKey } from './nickname';
+import { cleanLine, nicknameKey } from './nickname';
 import { parseStudents } from './students';
 import { csvRows, toCsv } from './table';
 
@@ -39,11 +39,11 @@ describe('nicknames', () => {
   });
 
   it('keep how they are written, and are cleaned once for all', () => {
-    expect(cleanNickname('  Wren\t the \u200b 2nd ')).toBe('Wren the 2nd');
+    expect(cleanLine('  Wren\t the \u200b 2nd ')).toBe('Wren the 2nd');
     fc.assert(
       fc.property(fc.string({ unit: 'grapheme' }), (text) => {
-        expect(cleanNickname(cleanNickname(text))).toBe(cleanNickname(text));
-        expect(nicknameKey(cleanNickname(text))).toBe(nicknameKey(text));
+        expect(cleanLine(cleanLine(text))).toBe(cleanLine(text));
+        expect(nicknameKey(cleanLine(text))).toBe(nicknameKey(text));
         expect(nicknameKey(nicknameKey(text))).toBe(nicknameKey(text));
       }),
     );

@@ -1,8 +1,8 @@
 /** Signs that show nothing: joiners, marks of direction, soft hyphens, fillers, variation selectors. */
 const INVISIBLE = /[\p{Default_Ignorable_Code_Point}\p{Cc}]/gu;
 
-/** A nickname as it is kept: without signs that show nothing, accents composed, one space between words. */
-export function cleanNickname(text: string): string {
+/** A name as it is kept: without signs that show nothing, accents composed, one space between words. */
+export function cleanLine(text: string): string {
   return text.normalize('NFC').replace(INVISIBLE, '').replace(/\s+/gu, ' ').trim();
 }
 
@@ -47,6 +47,6 @@ const READ_AS = new Map(
  * look-alikes make no difference. Accents do.
  */
 export function nicknameKey(nickname: string): string {
-  const folded = cleanNickname(nickname).normalize('NFKC').toUpperCase().toLowerCase().normalize('NFC');
+  const folded = cleanLine(nickname).normalize('NFKC').toUpperCase().toLowerCase().normalize('NFC');
   return [...folded].map((sign) => READ_AS.get(sign) ?? sign).join('');
 }

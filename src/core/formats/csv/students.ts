@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { finding, type Finding } from '../../findings/finding';
-import { cleanNickname, nicknameKey } from './nickname';
+import { cleanLine, nicknameKey } from './nickname';
 
 export interface StudentRow {
   readonly bench: number;
@@ -51,7 +51,7 @@ function collect(
   const findings: Finding[] = [];
   let next = first;
   rows.forEach((row, i) => {
-    const nickname = cleanNickname(row[nameAt] ?? '');
+    const nickname = cleanLine(row[nameAt] ?? '');
     const benchText = benchAt >= 0 ? (row[benchAt] ?? '') : '';
     const bench = benchText === '' ? next : Number(benchText);
     const problem =
