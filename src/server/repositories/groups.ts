@@ -160,7 +160,9 @@ async function rowOf(trx: Knex.Transaction, id: number): Promise<StoredStudent> 
 
 /** Two groups that meet are told apart by their names, as these look. */
 async function refuseLikeName(trx: Knex.Transaction, name: string, except: number): Promise<void> {
-  const others = (await trx('study_groups').whereNull('archived_at').whereNot({ id: except })) as StoredGroup[];
+  const others = (await trx('study_groups')
+    .whereNull('archived_at')
+    .whereNot({ id: except })) as StoredGroup[];
   const like = others.find((other) => nicknameKey(other.name) === nicknameKey(name));
   if (like) throw new Refusal(`There is a group “${like.name}” already. Give this one another name.`);
 }
