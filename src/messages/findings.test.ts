@@ -19,6 +19,7 @@ const SAMPLES: { readonly [C in FindingCode]: FindingData[C] } = {
   'floating-nodes': { nodes: 'n4' },
   'sources-at-odds': { parts: 'B1, B2' },
   'did-not-settle': { nodes: 'n7', residual: 1e-6 },
+  'too-many-spreads': { count: 5000, most: 1000 },
   oscillates: { parts: 'U1' },
   'run-too-long': { seconds: 600, steps: 20_000_000 },
   'out-of-reach': { check: 'across R1', target: 9, low: 0, high: 4.8, unit: 'V' },

@@ -56,6 +56,8 @@ const SENTENCES: Sentences = {
   'sources-at-odds': ({ parts }) => `${parts} would force two voltages between the same points.`,
   'did-not-settle': ({ nodes, residual }) =>
     `The circuit did not settle: ${amps(residual)} is left over at ${nodes}. No figure is given.`,
+  'too-many-spreads': ({ count, most }) =>
+    `${count} figures of this circuit differ from part to part; draws are made of circuits with up to ${most}.`,
   oscillates: ({ parts }) => `${parts}: no state of rest is consistent; it oscillates, use run.`,
   'run-too-long': ({ seconds, steps }) =>
     `After ${steps} steps the run has come no further than ${formatQuantity(seconds, 's')}. Ask for a shorter time, or slow the fastest source.`,

@@ -23,6 +23,7 @@ export interface FindingData {
   'sources-at-odds': { parts: string };
   'did-not-settle': { nodes: string; residual: number };
   oscillates: { parts: string };
+  'too-many-spreads': { count: number; most: number };
   'run-too-long': { seconds: number; steps: number };
   // questions
   'out-of-reach': { check: string; target: number; low: number; high: number; unit: string };

@@ -14,6 +14,10 @@ export const LIMITS = {
   codeFailures: 3,
   /** Draws in a row from which straight-line code pays for them. */
   hastenDraws: 1000,
+  /** Unknowns of a circuit beyond which translating its straight-line code takes more memory than it saves time. */
+  codeUnknowns: 900,
+  /** Figures that differ from part to part beyond which neither draws nor corners come to an end while anybody waits. */
+  spreads: 1000,
   /** Largest KCL residual, relative to the largest current that flows. */
   residualRelative: 1e-11,
   /** Residual that always counts as settled, in amps: far below what any part here can show. */

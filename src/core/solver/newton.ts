@@ -105,6 +105,7 @@ export class Newton {
   }
 
   private machine(tangent: Volts): NewtonMachine | undefined {
+    if (this.compiled.size > LIMITS.codeUnknowns) return undefined;
     return this.lu.order && NewtonMachine.of(this.compiled, this.lu.order, tangent);
   }
 

@@ -1,5 +1,5 @@
 import type { Circuit } from '../circuit/circuit';
-import { accepted, refused, type Outcome } from '../findings/finding';
+import { accepted, finding, refused, type Outcome } from '../findings/finding';
 import { LIMITS } from '../numerics/limits';
 import { quantile } from '../numerics/quantile';
 import { prepare, unsettled } from '../solver/prepare';
@@ -73,6 +73,8 @@ export function drawSlice(
 ): Outcome<Slice> {
   const bench = prepare(circuit);
   if (!bench.ok) return bench;
+  const count = bench.value.compiled.placed.reduce((sum, { spreads }) => sum + spreads.length, 0);
+  if (count > LIMITS.spreads) return refused(finding('too-many-spreads', { count, most: LIMITS.spreads }));
   const { settling: first } = restOf(bench.value);
   if (!first.converged) return refused(unsettled(bench.value, first));
   if (all >= LIMITS.hastenDraws) bench.value.point.hasten();

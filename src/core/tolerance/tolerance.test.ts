@@ -136,3 +136,18 @@ describe('bands', () => {
     expect(compile(loop()).ok).toBe(true);
   });
 });
+
+it('a circuit with more figures that differ than anybody waits for is refused by name', () => {
+  const many = circuitOf([
+    supplyPart(5, 0),
+    ...Array.from({ length: 1001 }, (_, i) => resistorPart(`R${i}`, 'plus', '0', 1000)),
+  ]);
+  const checks = [{ id: 'current', measure: 'amps', part: 'R0' }] as const;
+  const refusal = { code: 'too-many-spreads', severity: 'refusal', data: { count: 1001, most: 1000 } };
+  expect(bands({ ...many, checks }, { samples: 10 })).toEqual({ ok: false, findings: [refusal] });
+  // A thousand times 1 kΩ ± 5 % on 5 V: what flows through one hangs on no other.
+  const fewer = drawsOf({ ...many, parts: many.parts.slice(0, 400), checks }, { samples: 1000 });
+  expect(fewer.bands[0]!.typical).toBeCloseTo(0.005, 10);
+  expect(fewer.bands[0]!.worstHigh).toBeCloseTo(0.005 / 0.95, 9);
+  expect(fewer.bands[0]!.worstLow).toBeCloseTo(0.005 / 1.05, 9);
+});

@@ -34,24 +34,28 @@ export function useAsked<Question, Reply>(
   ask: (core: Remote<CoreApi>, question: Question, onProgress: (share: number) => void) => Promise<Reply>,
 ): Asked<Reply, Question> {
   const key = useMemo(() => JSON.stringify(question), [question]);
-  const [state, setState] = useState<State<Reply>>({ reply: undefined, key: '', failure: '', stopped: '' });
+  const [state, setState] = useState<State<Reply, Question>>(NOTHING_YET);
   const [share, setShare] = useState(0);
   const [round, setRound] = useState(0);
-  const asker = useRef<LatestOnly<string, Reply>>(undefined);
+  const asker = useRef<LatestOnly<Asking<Question>, Reply>>(undefined);
+  const newest = useRef<Asking<Question>>({ key, question });
+  useEffect(() => {
+    newest.current = { key, question };
+  });
   useEffect(() => {
     asker.current ??= new LatestOnly(
       (asked) => {
         setShare(0);
-        return ask(coreWorker(name), JSON.parse(asked) as Question, setShare);
+        return ask(coreWorker(name), asked.question, setShare);
       },
-      (reply, asked) => setState({ reply, key: asked, failure: '', stopped: '' }),
+      (reply, asked) => setState({ reply, key: asked.key, of: asked.question, failure: '', stopped: '' }),
       (error) =>
         setState((before) => ({
           ...before,
           failure: `The work stopped: ${String(error)}. Reload the page.`,
         })),
     );
-    asker.current.ask(key);
+    asker.current.ask(newest.current);
   }, [key, name, ask, round]);
   const isMine = useRef(false);
   const stop = () => {
@@ -77,13 +81,21 @@ export function useAsked<Question, Reply>(
   };
   const stopped = state.stopped === key;
   const waiting = state.key !== key && !stopped;
-  const of = useMemo(() => (state.key ? (JSON.parse(state.key) as Question) : undefined), [state.key]);
-  return { reply: state.reply, of, waiting, stopped, failure: state.failure, share, stop, again };
+  return { reply: state.reply, of: state.of, waiting, stopped, failure: state.failure, share, stop, again };
 }
 
-interface State<Reply> {
+/** A question, and what tells it from another. */
+interface Asking<Question> {
+  readonly key: string;
+  readonly question: Question;
+}
+
+const NOTHING_YET = { reply: undefined, key: '', of: undefined, failure: '', stopped: '' };
+
+interface State<Reply, Question> {
   readonly reply: Reply | undefined;
   readonly key: string;
+  readonly of: Question | undefined;
   readonly failure: string;
   /** The question that was stopped. */
   readonly stopped: string;

@@ -1,6 +1,6 @@
 'use client';
 
-import { memo, useMemo, useState } from 'react';
+import { memo, useEffect, useMemo, useState } from 'react';
 import Table from 'react-bootstrap/Table';
 import { proxy, type Remote } from 'comlink';
 import {
@@ -19,6 +19,7 @@ import { screenSentence } from '@/messages/findings';
 import { saveTable } from '@/features/hooks/saveTable';
 import { slug } from '@/ui/download';
 import { Note } from '@/ui/Note';
+import { stopWorker } from '@/workers/client';
 import type { CoreApi } from '@/workers/coreApi';
 import { firstOf, shownFigure, tellingNodes, tellingParts } from './figures';
 import { Shown } from './Shown';
@@ -46,6 +47,8 @@ export function OverTime({ circuit, seconds: first }: { circuit: Circuit; second
   const question = useMemo(() => ({ circuit, seconds, settle }), [circuit, seconds, settle]);
   const { reply, of, waiting, stopped, failure, share, stop, again } = useAsked('waves', question, ask);
   const run = reply?.ok ? reply.value : undefined;
+  // Nobody waits for the end of a circuit that was left: it would hold up the next one.
+  useEffect(() => () => stopWorker('waves'), []);
   return (
     <section className="ruled" aria-label="Over time" aria-busy={waiting}>
       <div className="ruled-head">
