@@ -13,6 +13,8 @@ import { judgeBy } from '@/server/judging/judgeBy';
 export interface HouseSize {
   readonly lessons: number;
   readonly groups: number;
+  /** Kinds of parts in the store. */
+  readonly kinds: number;
   readonly students: number;
   readonly sessions: number;
   /** Checkpoints that were read on each bench. */
@@ -32,6 +34,10 @@ type Row = Readonly<Record<string, string | number | null>>;
 export async function fillHouse(size: HouseSize): Promise<void> {
   for (const [spec, have, packSize, packCents, place] of STOCK)
     await addStock(spec, { have, packSize, packCents, place });
+  for (let i = STOCK.length; i < size.kinds; i++) {
+    const [name, place] = [`boat ${i + 1}`, `shelf ${(i % 9) + 1}`];
+    await addStock({ kind: 'thing', name }, { have: i % 40, packSize: 10, packCents: 250, place });
+  }
   const lessonIds: number[] = [];
   for (let i = 0; i < size.lessons; i++) {
     const content = LESSONS[i % LESSONS.length]!;

@@ -12,7 +12,14 @@ import type { Line } from './measure';
 const PORT = 4291;
 const BUILD = process.env['MIVVET_BUILD'] ?? '.next';
 const BASE = `http://127.0.0.1:${PORT}`;
-const FIVE_YEARS: HouseSize = { lessons: 200, groups: 40, students: 25, sessions: 400, points: 4 };
+const FIVE_YEARS: HouseSize = {
+  lessons: 300,
+  groups: 60,
+  kinds: 500,
+  students: 25,
+  sessions: 400,
+  points: 4,
+};
 /** Half a million readings: three times as many sessions, and every checkpoint read again and again. */
 const GROWN: HouseSize = { ...FIVE_YEARS, sessions: 1250, points: 16 };
 const PAGES = [

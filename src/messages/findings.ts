@@ -20,6 +20,7 @@ import { SCENE_WORDS } from './light';
 import { BAND_SENTENCES } from './bandFindings';
 import { PROGRAM_SENTENCES } from './programFindings';
 import { BOARD_SHORT, lampName, legName, plainNames, type Naming } from './names';
+import { secondsWords } from './secondsWords';
 
 type Sentences = { readonly [C in FindingCode]: (data: FindingData[C], name: Naming) => string };
 
@@ -57,7 +58,7 @@ const SENTENCES: Sentences = {
   'did-not-settle': ({ nodes, residual }) =>
     `The circuit did not settle: ${amps(residual)} is left over at ${nodes}. No figure is given.`,
   'too-many-spreads': ({ count, most }) =>
-    `${count} figures of this circuit differ from part to part; draws are made of circuits with up to ${most}.`,
+    `${count} figures differ from part to part: draws are made of circuits with up to ${most}.`,
   oscillates: ({ parts }) => `${parts}: no state of rest is consistent; it oscillates, use run.`,
   'run-too-long': ({ seconds, steps }) =>
     `After ${steps} steps the run has come no further than ${formatQuantity(seconds, 's')}. Ask for a shorter time, or slow the fastest source.`,
@@ -70,12 +71,12 @@ const SENTENCES: Sentences = {
     `A duty of ${formatPercent(duty)} is outside what this circuit can do: above ${formatPercent(low)} and below ${formatPercent(high)}.`,
   'no-such-time': ({ seconds, nearest, leaks }) =>
     leaks
-      ? `${timeWords(seconds)} is more than a capacitor holds out: one large enough leaks what so much resistance lets in. The longest that can be had of this drawer is ${timeWords(nearest)}, with ${formatOhms(leaks.ohms)} and ${formatQuantity(leaks.farads, 'F')}.`
+      ? `${secondsWords(seconds)} is more than a capacitor holds out: one large enough leaks what so much resistance lets in. The longest that can be had of this drawer is ${secondsWords(nearest)}, with ${formatOhms(leaks.ohms)} and ${formatQuantity(leaks.farads, 'F')}.`
       : Number.isFinite(nearest)
-        ? `No resistor and capacitor of the drawer take ${timeWords(seconds)} on this chip; the nearest that can be had is ${timeWords(nearest)}.`
+        ? `No resistor and capacitor of the drawer take ${secondsWords(seconds)} on this chip; the nearest that can be had is ${secondsWords(nearest)}.`
         : `This chip never turns over with what hangs on its output. Use less current, more volts or a CMOS chip.`,
   'no-such-duty': ({ nearest, high, low }) =>
-    `The drawer has no two resistors that share the round so; the nearest is ${timeWords(high)} up and ${timeWords(low)} down (${formatPercent(nearest)} up).`,
+    `The drawer has no two resistors that share the round so; the nearest is ${secondsWords(high)} up and ${secondsWords(low)} down (${formatPercent(nearest)} up).`,
   'capacitors-leak': ({ volts: v }) =>
     `On ${volts(v)} every capacitor that is large enough leaks more than such a resistor lets in: it would never fill. Ask for a shorter time, or put smaller resistors and larger capacitors in the drawer.`,
   'chip-supply-low': ({ family, volts: v, limit }) =>
@@ -137,7 +138,7 @@ const SENTENCES: Sentences = {
   'pulse-over-limit': ({ peak, limit, duty, amps: mean }) =>
     `Each pulse would be ${amps(peak)}, more than this lamp stands (${amps(limit)}). Make the pulses last ${formatPercent(duty)} of the time or longer, or ask for ${amps(mean)} at most.`,
   'no-such-turn': ({ first, second, third, least }) =>
-    `The first lamp’s ${timeWords(first)} must be shorter than the ${timeWords(second + third)} of the other two together: this chip is up for longer than it is down. Give the third at least ${timeWords(least)}.`,
+    `The first lamp’s ${secondsWords(first)} must be shorter than the ${secondsWords(second + third)} of the other two together: this chip is up for longer than it is down. Give the third at least ${secondsWords(least)}.`,
   ...PROGRAM_SENTENCES,
   ...BAND_SENTENCES,
   'nothing-to-choose': ({ what }) => `There is no ${what} to choose from. Name at least one value.`,
@@ -314,12 +315,6 @@ export function screenSentence(finding: Finding): string {
 
 export function sentences(findings: readonly Finding[], name?: Naming): string {
   return findings.map((finding) => sentence(finding, name)).join(' ');
-}
-
-/** Seconds as one says them: `0.6 s`, `2 min`, or a rate where they are far too short to say. */
-function timeWords(seconds: number): string {
-  if (seconds < 2e-3) return `${formatQuantity(seconds, 's', 3)} (${formatQuantity(1 / seconds, 'Hz', 3)})`;
-  return seconds >= 120 ? `${Number((seconds / 60).toPrecision(3))} min` : formatQuantity(seconds, 's', 3);
 }
 
 const familyName = (family: string) => (family === 'cmos' ? 'CMOS' : family);
