@@ -1,4 +1,3 @@
-import { pitchOf } from '../board/asBuilt';
 import { readBack, soFar } from '../board/readBack';
 import type { Plan } from '../board/plan';
 import { brightnessAt } from '../catalogue/brightness';
@@ -20,6 +19,7 @@ import type { Hertz, Ohms } from '../quantities/units';
 import { everyDraw } from '../tolerance/bands';
 import { rowsSeen, type RowSeen } from './rowsSeen';
 import type { Gate, GateReading } from './step';
+import { pitchOf } from '../observe/sound';
 
 /** What a gate hangs on: the plan, the circuit that is wanted, and what is held while power shows there. */
 export interface GateGround {

@@ -9,9 +9,9 @@ import { withHeld } from '../observe/held';
 import { GLOW_AMPS, lampsSeen, type LampSeen } from '../observe/looks';
 import type { Observation } from '../observe/observation';
 import { observe, reportOf } from '../observe/observe';
+import { pitchOf } from '../observe/sound';
 import { overloadOf } from '../parts/index';
 import { thingOf } from '../parts/thing';
-import type { Hertz } from '../quantities/units';
 import { inTheWay } from './inTheWay';
 import { placementProblems, type Plan } from './plan';
 import { readBack } from './readBack';
@@ -177,17 +177,6 @@ function soundIn(part: string, seen: Observation): Finding[] {
   }
   return [finding('stays-silent', { part }, 'warning')];
 }
-
-/** The pitch of a speaker through which something comes and goes. */
-export function pitchOf(part: string, seen: Observation): Hertz | undefined {
-  if (seen.kind === 'still') return undefined;
-  const hertz = Object.values(seen.run.cycles).find((cycle) => cycle.hertz)?.hertz;
-  const amps = seen.run.parts[part]!.amps.reduce((most, now) => Math.max(most, Math.abs(now)), 0);
-  return hertz && amps > HEARD_AMPS ? hertz : undefined;
-}
-
-/** Less than this through a speaker is not heard. */
-const HEARD_AMPS = 1e-4;
 
 function lampFindings(
   part: string,

@@ -1,10 +1,10 @@
-import { pitchOf } from '../board/asBuilt';
 import type { Brightness } from '../catalogue/brightness';
 import { brightnessAt } from '../catalogue/brightness';
 import { isKind, partOf } from '../circuit/circuit';
 import { GLOW_AMPS, lampsSeen, type LampSeen } from '../observe/looks';
 import type { Observation } from '../observe/observation';
 import type { Amps, Hertz, Seconds } from '../quantities/units';
+import { pitchOf } from '../observe/sound';
 
 /** What a lamp does after a mistake, as one would say it beforehand. */
 export type LampChange =

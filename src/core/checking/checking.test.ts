@@ -114,6 +114,8 @@ describe('what is typed into a cell', () => {
     ['0.00', 'volts', 0, 0.01],
     ['-2.9', 'volts', -2.9, 0.1],
     ['2,71', 'volts', 2.71, 0.01],
+    ['no sound', 'hertz', 0, 0],
+    ['None', 'hertz', 0, 0],
   ] as const)('%s as %s', (typed, measured, value, step) => {
     const noted = noteReading(typed, measured);
     expect(noted.ok && noted.value.value).toBeCloseTo(value, 9);

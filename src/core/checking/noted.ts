@@ -8,6 +8,9 @@ const BARE = { volts: 1, amps: 1e-3, hertz: 1, seconds: 1 } as const;
 /** Flashes over seconds, as they were counted: `7/10`, `10 / 15.2 s`. */
 const COUNTED = /^\s*(\d+)\s*\/\s*(\d+(?:[.,]\d+)?)\s*s?\s*$/u;
 
+/** What is neither heard nor flashes. */
+const NOTHING = /^\s*(no sound|silent|none|never)\s*$/iu;
+
 /** Of these no meter shows thousands: a comma is the decimal one, however many digits follow. */
 const NEVER_THOUSANDS: ReadonlySet<Measured> = new Set(['volts', 'amps', 'seconds']);
 
@@ -19,9 +22,11 @@ function commaAsPoint(typed: string, measured: Measured): string {
  * A reading as typed: its value, and the last digit that was noted, which tells the meter's range.
  *
  * @example noteReading('2.71', 'volts') // { value: 2.71, step: 0.01 }
+ * @example noteReading('no sound', 'hertz') // { value: 0, step: 0 }
  * @example noteReading('7/10', 'hertz') // { value: 0.7, step: 0 }: seven flashes in ten seconds
  */
 export function noteReading(typed: string, measured: Measured): Outcome<{ value: number; step: number }> {
+  if (measured === 'hertz' && NOTHING.test(typed)) return accepted({ value: 0, step: 0 });
   const counted = measured === 'hertz' ? COUNTED.exec(typed) : null;
   if (counted) {
     const seconds = Number(counted[2]!.replace(',', '.'));

@@ -76,9 +76,9 @@ export function lookAt(amps: Amps, maxAmps: Amps): Look {
   return amps < LIT_AMPS ? 'dim' : 'lit';
 }
 
-/** Of what comes on three times or more: how often within its bursts, or all along where it never pauses. */
-function rateOf(rises: readonly number[]): number | undefined {
-  if (rises.length < 3) return undefined;
+/** How often something comes on, from one rise to the next: within its bursts, or all along where it never pauses. */
+function rateOf(rises: readonly number[]): number {
+  if (rises.length < 2) return 0;
   const rounds = rises.slice(1).map((time, i) => ({ from: rises[i]!, period: time - rises[i]!, high: 0 }));
   return 1 / mean(burstsOf(rounds).within.map(({ period }) => period));
 }
@@ -123,7 +123,7 @@ interface Movement {
 /** How often a lamp comes on in a run, for how long, and the most that it carries. */
 function movement(seen: Moving, id: string): Movement {
   const { run, window } = seen;
-  const [from, to] = window;
+  const [from] = window;
   const spells = spellsOf(run, id);
   const whole = spells.filter((spell) => spell.from >= from);
   const rises = whole.map((spell) => spell.from);
@@ -135,9 +135,11 @@ function movement(seen: Moving, id: string): Movement {
     (most, amps, i) => (run.time[i]! >= begun ? Math.max(most, amps) : most),
     0,
   );
-  const often = rises.length > 1 ? rises.length / (to - from) : 0;
+  // A window of one round of an output holds two rises of a lamp that follows it, and one of a lamp that it puts out.
+  const goesRound = Object.values(run.cycles).some(({ period }) => period !== null);
+  const counting = rises.length > 1 || !goesRound ? rises : spells.slice(1).map((spell) => spell.from);
   const bursts = burstsIn(spells);
-  return { hertz: rateOf(rises) ?? often, litFor, peak, ...(bursts ? { bursts } : {}) };
+  return { hertz: rateOf(counting), litFor, peak, ...(bursts ? { bursts } : {}) };
 }
 
 /** The lamps that are surely lit, and those that may be seen to glow or not. */

@@ -8,6 +8,7 @@ import { lampsSeen, type Look } from './looks';
 import { burdenAt, metered, VOLTMETER_OHMS, type MeterUse } from './meter';
 import type { Observation } from './observation';
 import { observe, reportOf } from './observe';
+import { pitchOf } from './sound';
 
 /** What is noted at a checkpoint: a figure with its range, or what is seen. */
 export type Reading =
@@ -79,7 +80,12 @@ export function gapAmps(seen: Observation, point: Gapped): number {
 export function watched(seen: Observation, point: Checkpoint): Outcome<Reading> {
   const lamp = lampsSeen(seen).find(({ part }) => part === point.part);
   if (point.measure === 'look') return accepted({ kind: 'look', look: lamp?.look ?? 'dark' });
-  // Of a lamp one counts the flashes and times the light; of a sound or a chip, what its output does.
+  if (point.kind === 'speaker') {
+    // One hears what the loudspeaker gets, whatever the chip behind it does.
+    const value = pitchOf(point.part, seen) ?? 0;
+    return accepted({ kind: 'figure', value, unit: 'Hz', range: 0, overload: false, during: seen });
+  }
+  // Of a lamp one counts the flashes and times the light; of a chip, what its output does.
   const cycle = seen.kind === 'moving' && !lamp ? cycleOf(seen, point) : undefined;
   const [hertz, lit] = lamp ? [lamp.hertz, lamp.litFor] : [cycle?.hertz, cycle?.high];
   const value = (point.measure === 'hertz' ? hertz : lit) ?? 0;

@@ -7,7 +7,8 @@ import { drawn } from '../tolerance/draw';
 import type { Band } from '../tolerance/bands';
 import { meterAmps, shownOf, turnsAt, turnsThrough } from './byTurns';
 import { isGapped, isProbed, isTimed, UNITS, type Checkpoint, type Gapped, type Probed } from './checkpoint';
-import { JACK_OHMS, metered, nodeAt, type MeterUse } from './meter';
+import { hangingNodes } from './hanging';
+import { JACK_OHMS, metered, nodeAt, VOLTMETER_OHMS, type MeterUse } from './meter';
 import type { Observation } from './observation';
 import { observe, reportOf } from './observe';
 import { isProgrammed } from './programmed';
@@ -35,7 +36,8 @@ export interface Responses {
 
 /**
  * Readings of a build that moves, at checkpoints that are held alike, off one run: ten megohms disturb no output, lamp or
- * supply. A current is run once more with the meter's ohms in its way.
+ * supply. A current is run once more with the meter's ohms in its way, and volts at what hangs in the air with its ten
+ * megohms there.
  *
  * @returns undefined where a leg that is needed is not on the board, or where the build cannot be followed
  */
@@ -54,9 +56,10 @@ export function readingsIn(
   points: readonly Checkpoint[],
   { meterUseAt, burdens }: Metering,
 ): number[] | undefined {
+  const hanging = hangingNodes(seen);
   const values = points.map((point, i): number | undefined => {
     const use = meterUseAt(point);
-    if (isProbed(point)) return voltsIn(seen, point, use);
+    if (isProbed(point)) return voltsIn(seen, point, use, hanging);
     if (!isGapped(point)) {
       const reading = watched(seen, point);
       return reading.ok && reading.value.kind === 'figure' ? reading.value.value : 0;
@@ -70,10 +73,20 @@ export function readingsIn(
   return values.every((value): value is number => value !== undefined) ? values : undefined;
 }
 
-function voltsIn(seen: Observation, point: Probed, use: MeterUse): number | undefined {
+function voltsIn(
+  seen: Observation,
+  point: Probed,
+  use: MeterUse,
+  hanging: ReadonlySet<string>,
+): number | undefined {
   if (use === 'current-jack') return 0;
   const [a, b] = [nodeAt(seen.circuit, point.from), nodeAt(seen.circuit, point.to)];
   if (a === undefined || b === undefined) return undefined;
+  if (a === b) return 0;
+  if (hanging.has(a) || hanging.has(b)) {
+    const amps = currentWith(seen.circuit, point, use, 0);
+    if (amps !== undefined) return amps * VOLTMETER_OHMS;
+  }
   const turns = point.by && seen.kind === 'moving' ? turnsAt(seen, point) : undefined;
   if (turns) return (use === 'swapped' ? -1 : 1) * shownOf(turns, point.by!);
   return (use === 'swapped' ? -1 : 1) * ((seen.nodes[a] ?? 0) - (seen.nodes[b] ?? 0));
@@ -89,7 +102,12 @@ function currentIn(seen: Observation, { gap, by }: Gapped): number {
   return (gap.pin === first ? -1 : 1) * reportOf(seen, gap.part).amps;
 }
 
-function currentWith(circuit: Circuit, point: Gapped, use: MeterUse, burden: number): number | undefined {
+function currentWith(
+  circuit: Circuit,
+  point: Probed | Gapped,
+  use: MeterUse,
+  burden: number,
+): number | undefined {
   const put = metered(circuit, point, use, burden);
   const during = put && observe(put.circuit);
   return during?.ok ? put!.sign * meterAmps(during.value, point.by) : undefined;

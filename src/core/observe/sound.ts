@@ -1,5 +1,24 @@
-import type { Seconds } from '../quantities/units';
-import type { Moving } from './observation';
+import type { Amps, Hertz, Seconds } from '../quantities/units';
+import type { Moving, Observation } from './observation';
+
+/** What comes and goes by less than this through a speaker is not heard. */
+const HEARD_AMPS: Amps = 1e-4;
+
+/** The pitch of a speaker through which something comes and goes; undefined where it is silent, or is not there. */
+export function pitchOf(part: string, seen: Observation): Hertz | undefined {
+  if (seen.kind === 'still') return undefined;
+  const { run, window } = seen;
+  const amps = run.parts[part]?.amps;
+  const hertz = Object.values(run.cycles).find((cycle) => cycle.hertz)?.hertz;
+  if (!amps || !hertz) return undefined;
+  let [least, most] = [Infinity, -Infinity];
+  for (const [i, at] of run.time.entries()) {
+    if (at < window[0] || at > window[1]) continue;
+    least = Math.min(least, amps[i]!);
+    most = Math.max(most, amps[i]!);
+  }
+  return most - least > HEARD_AMPS ? hertz : undefined;
+}
 
 /**
  * What a part's current sounds like: its rounds one after another, about their mean, the largest swing at `volume`.

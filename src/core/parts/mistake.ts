@@ -101,14 +101,24 @@ export function opened(circuit: Circuit, part: Part): Circuit {
   });
 }
 
-/** The circuit with a wire in a part's place: both its ends on one piece of metal. */
+/**
+ * The circuit with both ends of a part on one piece of metal. The part stays where it is, with nothing across it, so that
+ * whoever probes its legs reads that.
+ */
 export function shorted(circuit: Circuit, part: Part): Circuit {
-  return withPart(circuit, part.id, () => ({
-    id: part.id,
-    kind: 'wire',
-    pins: endToEnd(part.pins),
-    params: {},
-  }));
+  const { a, b } = endToEnd(part.pins);
+  const [gone, left] = b === circuit.ground ? [a!, b!] : [b!, a!];
+  const joined = (net: string) => (net === gone ? left : net);
+  return {
+    ...circuit,
+    parts: circuit.parts.map((one) => ({
+      ...one,
+      pins: Object.fromEntries(Object.entries(one.pins).map(([pin, net]) => [pin, joined(net)])),
+    })),
+    checks: circuit.checks.map((check) =>
+      check.measure === 'amps' ? check : { ...check, from: joined(check.from), to: joined(check.to) },
+    ),
+  };
 }
 
 /** The circuit with two pins of a part exchanged. */

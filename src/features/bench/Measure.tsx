@@ -96,6 +96,9 @@ interface PointProps {
   readonly advice: Advice | undefined;
 }
 
+/** As it is noted where nothing is heard of what should sound. */
+const NO_SOUND = 'no sound';
+
 function Point({ point, readings, advice }: PointProps) {
   const { id, name, how, measured, counted } = point;
   const last = readings.at(id).at(-1);
@@ -132,6 +135,11 @@ function Point({ point, readings, advice }: PointProps) {
     );
   return (
     <Entry {...field} how={`${capital(how)}.`} measured={measured}>
+      {measured === 'hertz' && (
+        <Button variant="quiet" size="lg" onClick={() => readings.enter(id, NO_SOUND)}>
+          No sound
+        </Button>
+      )}
       {measured === 'seconds' && <Stopwatch onStop={(typed) => readings.enter(id, typed)} />}
       {stands}
     </Entry>

@@ -176,6 +176,36 @@ describe('measuring at one’s own bench', () => {
     expect(keep.mock.calls[1]![0].value).toBeCloseTo(0.7, 12);
   });
 
+  it('takes silence of what should sound, and nothing else is typed for it', async () => {
+    const pitch = {
+      id: 'pitch',
+      name: 'pitch of LS1',
+      how: 'by ear',
+      measured: 'hertz',
+      counted: false,
+    } as const;
+    const Sounding = () => {
+      const own = { ...OWN, points: [{ ...pitch, pauses: false }] };
+      const readings = useOwnReadings(own, kept);
+      return (
+        <Measure
+          own={own}
+          readings={readings}
+          advice={undefined}
+          guessed
+          onSkipGuess={kept}
+          onFound={found}
+        />
+      );
+    };
+    const { user } = show(<Sounding />);
+    await user.click(screen.getByRole('button', { name: 'No sound' }));
+    await waitFor(() =>
+      expect(keep).toHaveBeenLastCalledWith(expect.objectContaining({ point: 'pitch', typed: 'no sound' })),
+    );
+    expect(screen.getByText(/^no sound/u)).toBeTruthy();
+  });
+
   it('times ten flashes by taps', async () => {
     const now = jest.spyOn(performance, 'now');
     const { user } = show(<Screen />);
