@@ -27,7 +27,11 @@ export function checkCommand(program: Command): void {
       .description('the verdict on one bench, with the likeliest causes and what to measure next')
       .argument('<file>', 'lesson file, - for standard input'),
   )
-    .option('--reading <id=value...>', 'a figure as it was read: R1=2.71, current=8.6mA', [])
+    .option(
+      '--reading <id=value...>',
+      'a figure as it was read: R1=2.71, current=8.6mA; bare ones in V, A, Hz, s',
+      [],
+    )
     .option('--seen <id=word...>', `how a lamp looks: ${SEEN_WORDS.join(', ')}`, [])
     .action((file: string, options: Options) => {
       const request = lessonRequest(file, options);
@@ -78,7 +82,10 @@ function notedFrom({ dictionary }: SessionExpectation, text: string): Noted {
     const known = dictionary.points.map((one) => one.id).join(', ');
     throw new Exit(2, `--reading: there is no checkpoint “${id}”; there are ${known}.`);
   }
-  return { point: id, ...valueOf(noteReading(typed, measuredAt(point))) };
+  const measured = measuredAt(point);
+  // On the command line a bare figure is in base units, as all figures are that it prints.
+  const figure = measured === 'amps' && /\d\s*$/u.test(typed) ? `${typed} A` : typed;
+  return { point: id, ...valueOf(noteReading(figure, measured)) };
 }
 
 function lookFrom(lamps: readonly string[], text: string): SeenLook {

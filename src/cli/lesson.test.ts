@@ -134,6 +134,7 @@ describe('the command line over whole lessons', () => {
 
   it.each([
     [['R1=2.91', 'current=8.6mA', 'pack=4.8'], 'right', undefined],
+    [['R1=2.91', 'current=0.0086', 'pack=4.8'], 'right', undefined],
     [['R1=0.00', 'D1=-4.80', 'pack=4.80'], 'off', 'lamp-reversed'],
     [['R1=0.00', 'D1=4.80', 'pack=4.80'], 'off', 'lamp-open'],
     [['R1=3.03', 'D1=1.77', 'current=0.92mA'], 'off', 'wrong-resistor'],

@@ -1,7 +1,7 @@
 import { lampsIn, measuredAt, mistakesIn, type Cause, type Gate, type Sheet, type Step } from '@/core';
 import { causeWords } from '@/messages/causes';
 import { holdWords } from '@/messages/gates';
-import { pointName, probeWords } from '@/messages/points';
+import { heldWords, pointName, probeWords } from '@/messages/points';
 import { stepWords } from '@/messages/steps';
 import { lampsBy, measuredBy, poweredGate } from './gates';
 import { givenCard } from './givenCard';
@@ -61,6 +61,8 @@ export interface OwnBench {
   readonly steps: readonly BenchStep[];
   readonly points: readonly BenchPoint[];
   readonly lamps: readonly string[];
+  /** What is held while they are looked at, in words; empty for nothing. */
+  readonly lampsHeld: string;
   /** Every mistake of the lesson in words, for saying what was found; which are likely is not in it. */
   readonly mistakes: readonly NamedMistake[];
   readonly readings: readonly Reading[];
@@ -117,6 +119,7 @@ export async function ownBench(sessionId: number, studentId: number): Promise<Ow
       pauses: point.measure === 'hertz' && point.pauses === true,
     })),
     lamps: lampsIn(expectation),
+    lampsHeld: heldWords(expectation.dictionary.looksHeld),
     mistakes: mistakesIn(expectation).map(({ code, data }) => ({
       words: causeWords({ code, data }, expectation.dictionary.points),
       cause: { code, data },

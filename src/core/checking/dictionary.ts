@@ -1,12 +1,13 @@
 import type { Measured, MeterFigures } from '../catalogue/meter';
 import { withoutWires } from '../circuit/wires';
-import { hasFigure, isGapped, type Checkpoint } from '../observe/checkpoint';
+import { hasFigure, isGapped, type Checkpoint, type Held } from '../observe/checkpoint';
 import { burdensFor, drawPoints, drawsLike, type Likeness } from '../observe/draws';
 import { mayMove, observe } from '../observe/observe';
 import { readingsIn } from '../observe/responses';
 import type { FaultCode, FaultData } from '../parts/mistake';
 import { meterUseAt, type Candidate, type FaultContext } from './faults/fault';
 import { everyFault, faultsOf } from './faults/index';
+import { heldForLooks, heldWith } from './looksHeld';
 import type { Sight } from './seen';
 import { sightOf } from './sight';
 
@@ -32,6 +33,8 @@ export interface FaultDictionary {
   readonly signatures: readonly Signature[];
   /** Candidates whose circuits did not settle, and are not weighed. */
   readonly unsettled: number;
+  /** What is held while the lamps are looked at, where that is one thing for all of them. */
+  readonly looksHeld?: Held;
 }
 
 /** What a checkpoint is read with: one of the meter's ranges, a watch, an ear. */
@@ -136,7 +139,9 @@ export function faultDictionary(
   shares: readonly FaultSignatures[],
 ): FaultDictionary {
   const signed = shares.flatMap((share) => share.signed).sort((a, b) => a.place - b.place);
+  const looksHeld = heldForLooks(points);
   return {
+    ...(looksHeld ? { looksHeld } : {}),
     points: points.filter(hasFigure).map((point, i) => ({ ...point, usual: expected[i]!.worstHigh })),
     signatures: signed.map(({ signature: one }) => one),
     unsettled: shares.reduce((sum, share) => sum + share.unsettled, 0),
@@ -190,11 +195,10 @@ export function drawReadings(
 }
 
 /** A knob or button that is not where it should be is not put there for the reading. */
-export function freed(points: readonly Checkpoint[], { code, data }: Candidate): readonly Checkpoint[] {
-  if (code !== 'knob-elsewhere' && code !== 'button-open' && code !== 'switch-off') return points;
+export function freed(points: readonly Checkpoint[], mistake: Candidate): readonly Checkpoint[] {
   return points.map((point) => {
-    const held = Object.fromEntries(Object.entries(point.held ?? {}).filter(([part]) => part !== data.part));
-    return { ...point, held };
+    const held = heldWith(point.held, mistake);
+    return held === point.held ? point : { ...point, held: held ?? {} };
   });
 }
 

@@ -82,3 +82,28 @@ describe('the mistakes of a lesson that moves', () => {
     expect(parts.some((one) => /C1|R1|R2/u.test(one))).toBe(false);
   });
 });
+
+describe('lamps that are looked at while something is held', () => {
+  const judged = (pattern: 'one-shot' | 'gauge', lamp: string, word: 'lit' | 'dark') => {
+    const request = { ...requestWith(), ...ROUGH, choice: choiceWith(pattern) };
+    const session = sessionExpectation(patternSheet(pattern, {}, 'half', ROUGH), request);
+    return { session, ...judgeBench(session, [], [{ lamp, word }]) };
+  };
+
+  it('a light of one press is right where it is lit while its button is held, and that is what is asked', () => {
+    const lit = judged('one-shot', 'D1', 'lit');
+    expect(lit.session.dictionary.looksHeld).toEqual({ S1: 'closed' });
+    expect(lit.state).toBe('right');
+    const right = lit.session.dictionary.signatures.find(({ code }) => code === 'right')!;
+    expect(right.looks).toEqual({ D1: 'lit' });
+    expect(judged('one-shot', 'D1', 'dark').state).not.toBe('right');
+  });
+
+  it('a button that cannot be pressed is held for no look', () => {
+    const { session } = judged('gauge', 'D1', 'lit');
+    const open = session.dictionary.signatures.find(({ code }) => code === 'button-open');
+    expect(Object.values(open?.looks ?? { D1: 'dark' })).toEqual(expect.arrayContaining(['dark']));
+    const right = session.dictionary.signatures.find(({ code }) => code === 'right')!;
+    expect(Object.values(right.looks)).toContain('lit');
+  });
+});

@@ -7,6 +7,7 @@ import { reportOf } from '../observe/observe';
 import { overloadOf } from '../parts/index';
 import type { FaultCode } from '../parts/mistake';
 import type { Candidate, FaultContext } from './faults/fault';
+import { showsWith } from './looksHeld';
 import type { OtherColour, Sight } from './seen';
 
 /** Mistakes that hang on a leg that is pressed or not. */
@@ -18,12 +19,13 @@ const LOOSE: ReadonlySet<FaultCode> = new Set(['loose-joint', 'bad-contact']);
  * @param circuit the candidate's own, or one of its draws
  */
 export function sightOf(
-  { code, data }: Candidate,
+  candidate: Candidate,
   circuit: Circuit,
   { shows, sorts }: Pick<FaultContext, 'shows' | 'sorts'>,
   seen: Outcome<Observation>,
 ): Sight {
-  const looks = looksIn(circuit, shows, seen);
+  const { code, data } = candidate;
+  const looks = looksIn(circuit, showsWith(shows, candidate), seen);
   const { part, lamp } = data;
   const colour =
     code === 'other-lamp' && part && lamp ? otherColour(part, sorts[part] ?? 'red', lamp) : undefined;

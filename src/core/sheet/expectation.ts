@@ -5,8 +5,11 @@ import {
   type FaultSignatures,
 } from '../checking/dictionary';
 import type { FaultContext } from '../checking/faults/fault';
+import { heldForLooks } from '../checking/looksHeld';
 import type { SessionExpectation } from '../checking/session';
 import { valuesOf } from '../catalogue/shelf';
+import type { Shows } from '../observe/checkpoint';
+import { lampIds } from '../observe/looks';
 import { observe, supplyAmps } from '../observe/observe';
 import { isKind } from '../circuit/circuit';
 import type { SheetRequest } from './request';
@@ -27,9 +30,15 @@ export function faultContext(sheet: Sheet, request: SheetRequest): FaultContext 
     sorts: sheet.sorts,
     points: sheet.checkpoints,
     lamps: request.shelf.lamps,
-    shows: sheet.shows,
+    shows: sheet.shows ?? shownAsRead(sheet),
     started: sheet.started,
   };
+}
+
+/** Lamps are looked at in what is held while the volts are read. */
+function shownAsRead({ checkpoints, circuit }: Sheet): Shows | undefined {
+  const held = heldForLooks(checkpoints);
+  return held && Object.fromEntries(lampIds(circuit).map((lamp) => [lamp, held]));
 }
 
 /** One share of a lesson's mistakes, for workers that compute its dictionary together. */

@@ -2,10 +2,13 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import type { SeenWord } from '@/core';
+import { capital } from '@/messages/grammar';
 import { SEEN } from '@/messages/seen';
 
 interface Props {
   readonly lamps: readonly string[];
+  /** What is held while one looks, in words; empty for nothing. */
+  readonly held: string;
   /** What was said last, in the words in which it is kept. */
   readonly said: string | undefined;
   onSay(typed: string): string | undefined;
@@ -22,7 +25,7 @@ const OF_LAMP: readonly SeenWord[] = [
 ];
 
 /** What is seen: all as on the card with one tap, or which lamp looks how. */
-export function Lamps({ lamps, said, onSay }: Props) {
+export function Lamps({ lamps, held, said, onSay }: Props) {
   const [odd, setOdd] = useState(false);
   const [lamp, setLamp] = useState(lamps[0]!);
   const [named, setNamed] = useState<Readonly<Record<string, SeenWord>>>({});
@@ -43,7 +46,7 @@ export function Lamps({ lamps, said, onSay }: Props) {
   };
   return (
     <fieldset className="bench-entry">
-      <legend>How do the lamps look?</legend>
+      <legend>{capital(held ? `${held}: how do the lamps look?` : 'how do the lamps look?')}</legend>
       <div className="button-row">
         <Button size="lg" onClick={() => say('ok')}>
           As on the card

@@ -49,6 +49,7 @@ export function Measure({ own, readings, advice, guessed, onSkipGuess, onFound }
       {own.lamps.length > 0 && (
         <Lamps
           lamps={own.lamps}
+          held={own.lampsHeld}
           said={seen[seen.length - 1]}
           onSay={(typed) => readings.enter(GLANCE, typed)}
         />

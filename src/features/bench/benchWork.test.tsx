@@ -32,6 +32,7 @@ const OWN: OwnBench = {
     },
   ],
   lamps: [],
+  lampsHeld: '',
   mistakes: [],
   readings: [],
 };

@@ -35,6 +35,7 @@ const OWN: OwnBench = {
     { id: 'D1 rate', name: 'flashes of D1', how: 'count', measured: 'hertz', counted: true, pauses: false },
   ],
   lamps: ['D1', 'D2'],
+  lampsHeld: '',
   mistakes: [
     { words: 'D1 the wrong way round', cause: { code: 'lamp-reversed', data: { part: 'D1' } } },
     { words: 'W1 missing', cause: { code: 'jumper-missing', data: { part: 'W1' } } },

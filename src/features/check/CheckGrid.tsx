@@ -2,7 +2,7 @@
 
 import { useMemo, useState, type ReactNode } from 'react';
 import { GLANCE, lampsIn, mistakesIn, partsIn, type JudgedBench, type SessionExpectation } from '@/core';
-import { pointName } from '@/messages/points';
+import { heldWords, pointName } from '@/messages/points';
 import { benchRead, cooledLook, isAlarm } from '@/messages/seen';
 import { Note } from '@/ui/Note';
 import { Alarms } from './Alarms';
@@ -211,7 +211,7 @@ export function CheckGrid(props: CheckGridProps) {
       />
       <div>
         {!single && (
-          <GridTable points={points} lamps={lamps}>
+          <GridTable points={points} lamps={lamps} looked={heldWords(expectation.dictionary.looksHeld)}>
             {students.map((student, i) => (
               <BenchRow
                 key={student.id}

@@ -8,12 +8,14 @@ import './grid.css';
 interface Props {
   readonly points: readonly Expected[];
   readonly lamps: readonly string[];
+  /** What is held while one looks at them, in words; empty for nothing. */
+  readonly looked: string;
   /** One row a bench. */
   readonly children: ReactNode;
 }
 
 /** The grid's frame: it scrolls inside itself, its head and its first columns stay in view. */
-export function GridTable({ points, lamps, children }: Props) {
+export function GridTable({ points, lamps, looked, children }: Props) {
   return (
     <Scroll label="Benches and their figures" className="scroll-x grid-scroll">
       <table className="table check-grid">
@@ -32,7 +34,7 @@ export function GridTable({ points, lamps, children }: Props) {
             </th>
             {lamps.length > 0 && (
               <th scope="col" title={`Type ok, or: ${SEEN_KEYS}.`}>
-                lamps
+                {looked ? `lamps: ${looked}` : 'lamps'}
                 <br />
                 ok, or 2 dark
               </th>

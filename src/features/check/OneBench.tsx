@@ -2,7 +2,7 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { columnUnit, formatPlain, GLANCE, type JudgedBench, type SessionExpectation } from '@/core';
-import { probeWords } from '@/messages/points';
+import { heldWords, probeWords } from '@/messages/points';
 import { capital } from '@/messages/grammar';
 import type { Reading } from '@/server/repositories/readings';
 import { StatusMark } from '@/ui/StatusMark';
@@ -198,6 +198,7 @@ function Figures(props: FiguresProps) {
       {point === GLANCE ? (
         <Lamps
           lamps={lamps}
+          held={heldWords(dictionary.looksHeld)}
           said={stands}
           onSay={(look) => {
             props.onTake(student, GLANCE, look);
