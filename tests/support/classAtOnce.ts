@@ -15,6 +15,8 @@ export interface ClassAtOnce {
   readonly heard: readonly number[];
   /** Milliseconds from sending a reading, the time that it is kept, until the last client had heard of it, in order of size. */
   readonly delays: readonly number[];
+  /** Milliseconds until each reading was acknowledged to who sent it, in order of size. */
+  readonly acknowledged: readonly number[];
   /** Milliseconds from the last reading that was kept until every bench was judged. */
   readonly judgedAfter: number;
   /** Milliseconds that the grid took to open while benches waited. */
@@ -27,6 +29,8 @@ interface Asked {
   readonly port: number;
   readonly build: string;
   readonly clients: number;
+  /** Those who follow the session and enter nothing, besides. */
+  readonly listeners?: number;
   /** Over how long the readings are spread. */
   readonly overMs: number;
   /** Kills the server when half of them are sent, and starts it again. */
@@ -52,6 +56,7 @@ export async function classAtOnce({
   port,
   build,
   clients,
+  listeners = 0,
   overMs,
   kill,
   pattern = 'rgb',
@@ -83,8 +88,12 @@ export async function classAtOnce({
     // Once before anything is measured: the first page of a server is loaded first.
     await open();
     const stopper = new AbortController();
-    const ears = Array.from({ length: clients }, () => new Ear(base, filled.session, stopper.signal));
+    const ears = Array.from(
+      { length: clients + listeners },
+      () => new Ear(base, filled.session, stopper.signal),
+    );
     const sentAt = new Map<string, number>();
+    const acknowledged: number[] = [];
     const action = actionId(build, 'keepReading');
     const halves = kill ? [all.slice(0, all.length / 2), all.slice(all.length / 2)] : [all];
     for (const [k, half] of halves.entries()) {
@@ -97,6 +106,7 @@ export async function classAtOnce({
             half.filter((_reading, i) => i % clients === c),
             (overMs * clients) / all.length,
             sentAt,
+            acknowledged,
           ),
         ),
       );
@@ -123,7 +133,8 @@ export async function classAtOnce({
     const { n } = db.prepare('select count(*) as n from readings').get() as { n: number };
     db.close();
     const heard = ears.map((ear) => ear.at.size);
-    return { sent: all.length, kept: n, heard, delays, judgedAfter, opened, memory };
+    acknowledged.sort((a, b) => a - b);
+    return { sent: all.length, kept: n, heard, delays, acknowledged, judgedAfter, opened, memory };
   } finally {
     server.kill('SIGKILL');
     fs.rmSync(folder, { recursive: true, force: true });
@@ -183,6 +194,7 @@ async function sendAll(
   readings: readonly Planned[],
   everyMs: number,
   sentAt: Map<string, number>,
+  acknowledged: number[],
 ): Promise<void> {
   for (const { key, body } of readings) {
     sentAt.set(key, performance.now());
@@ -190,6 +202,7 @@ async function sendAll(
       await pause(TRY_AGAIN_MS);
       sentAt.set(key, performance.now());
     }
+    acknowledged.push(performance.now() - sentAt.get(key)!);
     await pause(everyMs);
   }
 }
