@@ -31,7 +31,7 @@ it('a program that is killed in the middle loses nothing that it had said is kep
     expect(all.filter((id) => !there.has(id))).toEqual([]);
     expect(await db.raw('PRAGMA integrity_check')).toEqual([{ integrity_check: 'ok' }]);
     // And it goes on at once, with nothing to be cleared away first.
-    all.push(await addGroup('after it', ''));
+    all.push(await addGroup(`after ${after}`, ''));
     await closeDatabase();
   }
   expect(all.length).toBeGreaterThanOrEqual(1 + 7 + 40 + 3);

@@ -31,9 +31,10 @@ const refusal = (work: Promise<unknown>): Promise<string> =>
   );
 
 describe('sessions and readings', () => {
+  let groups = 0;
   const setUp = async () => {
     const lessonId = await addLesson(content('Checked'), '', NOW);
-    const groupId = await addGroup('Plover', '');
+    const groupId = await addGroup(`Plover ${++groups}`, '');
     await addStudents(groupId, [{ bench: 1, nickname: 'Gorse' }]);
     const made = await workOutFor(lessonId, groupId);
     if (!made.ok) throw new Error('no sheet');
@@ -173,9 +174,9 @@ describe('sessions and readings', () => {
     await eraseStudent(studentId, NOW);
     const held = await heldOfStudent(studentId);
     expect(JSON.stringify(held)).not.toContain('Gorse');
-    expect(held).toMatchObject({ bench: 1, group: 'Plover', nickname: '–' });
+    expect(held).toMatchObject({ bench: 1, group: `Plover ${groups}`, nickname: '–' });
     expect(await refusal(archiveStudent(studentId, null))).toMatch(/was erased/u);
-    expect((await session(id)).groupName).toBe('Plover');
+    expect((await session(id)).groupName).toBe(`Plover ${groups}`);
     expect(JSON.stringify(await (await database())('students').where({ id: studentId }))).not.toMatch(
       /gorse/iu,
     );
