@@ -119,10 +119,10 @@ function placeWords(point: Checkpoint): string {
       return `lift the ${legName(point.kind, point.gap.pin)} of ${point.gap.part} and put the meter between it and its hole${turnsWords(point)}`;
     case 'hertz':
       return point.kind === 'speaker'
-        ? 'set a reference tone beside it until the beats stop; where there is nothing to hear, type no sound'
+        ? 'set a reference tone beside it until the beats stop, or type no sound'
         : point.pauses
           ? 'it pauses: within one burst count the flashes after the first, and time them from the first to the last; 4 in 1.6 s is typed 4/1.6'
-          : 'count how often it comes on in ten seconds and type 7/10, or time ten flashes and type 10/15.2; none where it never does';
+          : 'count how often it comes on in ten seconds and type 7/10, or time ten flashes and type 10/15.2';
     case 'seconds':
       return 'by stopwatch, from coming on to going out';
     case 'look':

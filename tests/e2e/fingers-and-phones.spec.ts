@@ -62,9 +62,9 @@ test('on a helper’s phone one bench is checked at a time, with keys of its own
   page,
   browser,
 }) => {
-  await makeGroup(page, 'Godwit', 'Wick\nTarn\nBurl');
-  await startLesson(page, 'Godwit lamp');
-  await giveTo(page, 'Godwit (3)');
+  await makeGroup(page, 'Phalarope', 'Wick\nTarn\nBurl');
+  await startLesson(page, 'Phalarope lamp');
+  await giveTo(page, 'Phalarope (3)');
   const phone = await browser.newPage({ viewport: { width: 390, height: 844 }, hasTouch: true });
   await phone.goto(page.url());
   const bench = phone.getByRole('region', { name: 'One bench at a time' });

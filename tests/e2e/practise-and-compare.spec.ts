@@ -60,9 +60,9 @@ async function slantedPicture(
 test('a picture is laid under the plan by its four corners; what differs is tapped, and stands in the grid', async ({
   page,
 }) => {
-  await makeGroup(page, 'Whimbrel', 'Ala\nBek');
-  const lesson = await startLesson(page, 'Whimbrel lamp');
-  await giveTo(page, 'Whimbrel (2)');
+  await makeGroup(page, 'Bittern', 'Ala\nBek');
+  const lesson = await startLesson(page, 'Bittern lamp');
+  await giveTo(page, 'Bittern (2)');
   const session = page.url();
   await page.goto(`/lessons/${lesson}?stage=plan`);
   await expect(page.locator('svg.board')).toBeVisible();
@@ -114,9 +114,9 @@ test('a picture is laid under the plan by its four corners; what differs is tapp
 test('what is different on a bench counts there and is told to others, and a table brings a whole class in', async ({
   page,
 }) => {
-  await makeGroup(page, 'Turnstone', 'Ala\nBek');
-  await startLesson(page, 'Turnstone lamp');
-  await giveTo(page, 'Turnstone (2)');
+  await makeGroup(page, 'Grebe', 'Ala\nBek');
+  await startLesson(page, 'Grebe lamp');
+  await giveTo(page, 'Grebe (2)');
   await page.getByRole('button', { name: 'enter from a table' }).click();
   const dialog = page.getByRole('dialog');
   // 660 Ω in the place of 330 Ω: half the current and a little more.
