@@ -39,7 +39,7 @@ test('type a figure, Enter, next bench; each reading gets its verdict', async ({
 });
 
 test('a grid whose program comes late takes no figure before it can keep it', async ({ page }) => {
-  await openGrid(page, 'Redshank');
+  await openGrid(page, 'Gannet');
   await page.route('**/_next/static/**/*.js', async (route) => {
     await new Promise((later) => setTimeout(later, 300));
     await route.continue();
