@@ -14,12 +14,12 @@ import { closedBy, hearsSound, withHeld } from '../observe/held';
 import { lampsSeen, litIn } from '../observe/looks';
 import type { Moving, Observation } from '../observe/observation';
 import { observe, reportOf } from '../observe/observe';
+import { pitchOf } from '../observe/sound';
 import { isProgrammed } from '../observe/programmed';
 import type { Hertz, Ohms } from '../quantities/units';
 import { everyDraw } from '../tolerance/bands';
 import { rowsSeen, type RowSeen } from './rowsSeen';
 import type { Gate, GateReading } from './step';
-import { pitchOf } from '../observe/sound';
 
 /** What a gate hangs on: the plan, the circuit that is wanted, and what is held while power shows there. */
 export interface GateGround {

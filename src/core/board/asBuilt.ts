@@ -7,7 +7,7 @@ import { observeHeld } from '../observe/benches';
 import type { Held, Shows } from '../observe/checkpoint';
 import { withHeld } from '../observe/held';
 import { GLOW_AMPS, lampsSeen, type LampSeen } from '../observe/looks';
-import type { Observation } from '../observe/observation';
+import { fromSwitchOn, type Observation } from '../observe/observation';
 import { observe, reportOf } from '../observe/observe';
 import { pitchOf } from '../observe/sound';
 import { overloadOf } from '../parts/index';
@@ -209,7 +209,7 @@ function lampFindings(
 function backwardsPeak(part: string, seen: Observation): number {
   if (seen.kind === 'still') return 0;
   const { pins } = partOf(seen.circuit, part)!;
-  const [anode, cathode] = [pins['anode'], pins['cathode']].map((net) => seen.run.nodes[net ?? '']);
+  const [anode, cathode] = [pins['anode'], pins['cathode']].map((net) => fromSwitchOn(seen).nodes[net ?? '']);
   if (!anode || !cathode) return 0;
   return cathode.reduce((most, volts, i) => Math.max(most, volts - anode[i]!), 0);
 }

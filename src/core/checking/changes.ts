@@ -3,8 +3,8 @@ import { brightnessAt } from '../catalogue/brightness';
 import { isKind, partOf } from '../circuit/circuit';
 import { GLOW_AMPS, lampsSeen, type LampSeen } from '../observe/looks';
 import type { Observation } from '../observe/observation';
-import type { Amps, Hertz, Seconds } from '../quantities/units';
 import { pitchOf } from '../observe/sound';
+import type { Amps, Hertz, Seconds } from '../quantities/units';
 
 /** What a lamp does after a mistake, as one would say it beforehand. */
 export type LampChange =

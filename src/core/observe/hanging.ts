@@ -1,4 +1,5 @@
 import { isKind, type Part } from '../circuit/circuit';
+import { pressOf } from '../devices/switch';
 import type { Amps, Ohms } from '../quantities/units';
 import type { Observation } from './observation';
 
@@ -35,9 +36,10 @@ export function hangingNodes({
 /** Nets that a part puts at volts of its own. */
 function drivenBy(part: Part): readonly string[] {
   if (isKind(part, 'timer')) return [part.pins['output']!];
-  return isKind(part, 'supply') || isKind(part, 'signal') || isKind(part, 'pin')
-    ? Object.values(part.pins)
-    : [];
+  const { pin: _pin, ...others } = part.pins;
+  // A pin that only reads puts nothing there.
+  if (isKind(part, 'pin')) return Object.values(part.params.drive === 'input' ? others : part.pins);
+  return isKind(part, 'supply') || isKind(part, 'signal') ? Object.values(part.pins) : [];
 }
 
 /** Nets that a part holds together. */
@@ -46,6 +48,7 @@ function jointsOf(part: Part, amps: Amps): readonly string[] {
   if (isKind(part, 'capacitor') || isKind(part, 'timer')) return [];
   if (isKind(part, 'resistor') || isKind(part, 'potentiometer'))
     return part.params.ohms <= FAR_OHMS ? nets : [];
-  if (isKind(part, 'switch') || isKind(part, 'ldr') || Math.abs(amps) >= HOLDS_AMPS) return nets;
+  if (isKind(part, 'switch')) return part.params.closed || pressOf(part.params) ? nets : [];
+  if (isKind(part, 'ldr') || Math.abs(amps) >= HOLDS_AMPS) return nets;
   return part.kind === 'wire' || part.kind === 'speaker' || part.kind === 'inductor' ? nets : [];
 }

@@ -39,16 +39,21 @@ function followTimers(circuit: Circuit, shown: Circuit, often: number): Outcome<
   const released = Math.max(0, ...circuit.parts.map(releasedAt));
   const longest = released + Math.min(LONGEST, CONSTANTS * slowestOf(withoutWires(circuit)));
   const plan = { seconds: longest, skip: 1, samples: 'steps' } as const;
-  const gone = goneRound(circuit, (from) => run(from, plan, { enough }));
-  if (!gone.ok) return gone;
-  if (gone.value.ended < longest) return accepted(seenIn(gone.value, shown));
-  if (isSlow(gone.value.events)) {
+  const first = run(circuit, plan, { enough });
+  if (!first.ok) return first;
+  const gone = asRepeating(circuit, first.value, (from) => run(from, plan, { enough }));
+  const told = (): Moving => {
+    const seen = seenIn(gone, shown);
+    return gone === first.value ? seen : { ...seen, startUp: first.value };
+  };
+  if (gone.ended < longest) return accepted(told());
+  if (isSlow(gone.events)) {
     const longer = run(circuit, { ...plan, seconds: LONGER * longest }, { enough });
-    return longer.ok ? accepted(seenIn(longer.value, shown)) : longer;
+    if (longer.ok && longer.value.ended < LONGER * longest) return accepted(seenIn(longer.value, shown));
   }
-  if (gone.value.events.length > FEW) return accepted(seenIn(gone.value, shown));
+  if (gone.events.length > FEW) return accepted(told());
   // It moves once and rests: what it does after a press, or at power-up, is all there is.
-  const { events } = gone.value;
+  const { events } = gone;
   const last = Math.max(released, events[events.length - 1]?.time ?? 0);
   const seconds = Math.min(longest, Math.max(AFTERWARDS * last, SHORTEST));
   const again = run(circuit, { ...plan, seconds });
@@ -58,14 +63,14 @@ function followTimers(circuit: Circuit, shown: Circuit, often: number): Outcome<
 /** Times that a build is followed again, each from where its capacitors seemed to be going. */
 const TRIES = 5;
 
-/** A run from capacitors that do the same in each round; the last of a few tries. */
-function goneRound(circuit: Circuit, followed: (from: Circuit) => Outcome<Run>): Outcome<Run> {
-  let [from, gone] = [circuit, followed(circuit)];
-  for (let tries = 0; tries < TRIES && gone.ok; tries++) {
-    const coupled = asCoupled(from, gone.value);
-    if (!coupled) return gone;
-    from = coupled;
-    gone = followed(from);
+/** A run that begins where every round is like the one before, or as near to that as a few tries come. */
+function asRepeating(circuit: Circuit, first: Run, followed: (from: Circuit) => Outcome<Run>): Run {
+  let [from, gone] = [circuit, first];
+  for (let tries = 0; tries < TRIES; tries++) {
+    const coupled = asCoupled(from, gone);
+    const next = coupled && followed(coupled);
+    if (!next?.ok) return gone;
+    [from, gone] = [coupled!, next.value];
   }
   return gone;
 }
@@ -227,5 +232,6 @@ export function withoutSamples(seen: Moving): Moving {
     Object.fromEntries(Object.keys(columns).map((name) => [name, empty]));
   const { run } = seen;
   const samples = { time: none, nodes: emptied(run.nodes, none), parts: emptied(run.parts, { amps: none }) };
-  return { ...seen, run: { ...run, ...samples, events: [] } };
+  const { startUp: _samples, ...kept } = seen;
+  return { ...kept, run: { ...run, ...samples, events: [] } };
 }

@@ -16,10 +16,17 @@ export interface Moving extends Solution {
   readonly kind: 'moving';
   readonly circuit: Circuit;
   readonly run: Run;
+  /** From switching on, where `run` begins later: at a rise, with every capacitor as it stands by then. */
+  readonly startUp?: Run;
   /** It swings nothing but the board's own picofarads: what it does then cannot be relied on. */
   readonly erratic?: boolean;
   /** Seconds of the run that the means are taken over. */
   readonly window: readonly [number, number];
+}
+
+/** What a build does from switching on: all that limits and a day are about. */
+export function fromSwitchOn({ run, startUp }: Moving): Run {
+  return startUp ?? run;
 }
 
 export type Observation = Still | Moving;

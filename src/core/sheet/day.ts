@@ -46,13 +46,24 @@ export function dayOf(
   const { circuit, seen, sums, started, supply } = worked.value;
   if (!seen) return refused(finding('does-not-move', {}));
   const { timing = [], pulses, program } = sums;
-  const day = { seen, timing, ...(pulses ? { pulses } : {}), ...(program ? { program } : {}) };
+  const day = {
+    seen: switchedOn(seen),
+    timing,
+    ...(pulses ? { pulses } : {}),
+    ...(program ? { program } : {}),
+  };
   if (beneath === 'nothing') return accepted(day);
   const other = observe(withHeld(otherwise(circuit, supply, beneath), started as Held | undefined));
   return accepted({
     ...day,
-    ...(other.ok && other.value.kind === 'moving' ? { other: other.value } : {}),
+    ...(other.ok && other.value.kind === 'moving' ? { other: switchedOn(other.value) } : {}),
   });
+}
+
+/** The same, followed from switching on: with what comes before its rounds are alike. */
+function switchedOn(seen: Moving): Moving {
+  const { startUp, ...rest } = seen;
+  return startUp ? { ...rest, run: startUp, window: startUp.window } : seen;
 }
 
 function otherwise(circuit: Circuit, supply: SourceChoice, beneath: Beneath): Circuit {

@@ -14,7 +14,7 @@ export interface FaultContext extends Surroundings {
   readonly plan: Plan;
   /** Where it is measured, for slips that touch one reading only. */
   readonly points: readonly Checkpoint[];
-  /** In what each lamp is looked at, where that is not the same for all. */
+  /** In what each lamp is looked at: at its own tone, or with what is held while volts are read. */
   readonly shows?: Shows | undefined;
   /** What starts it, where it waits for a hand. */
   readonly started?: Held | undefined;

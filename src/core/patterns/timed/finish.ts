@@ -7,7 +7,7 @@ import { asFollowed } from '../../observe/byTurns';
 import type { Checkpoint, Held } from '../../observe/checkpoint';
 import { withHeld } from '../../observe/held';
 import { lampsSeen } from '../../observe/looks';
-import type { Observation } from '../../observe/observation';
+import { fromSwitchOn, type Observation } from '../../observe/observation';
 import { observe, reportOf } from '../../observe/observe';
 import type { Design, Means } from '../pattern';
 import { finish } from '../steady/finish';
@@ -272,7 +272,7 @@ function chipFindings(seen: Observation): Finding[] {
   for (const part of seen.circuit.parts) {
     if (!isKind(part, 'timer') || seen.kind === 'still') continue;
     const { sourceMost, sinkMost } = TIMERS[part.params.family];
-    const { amps } = seen.run.parts[part.id]!;
+    const { amps } = fromSwitchOn(seen).parts[part.id]!;
     const out = amps.reduce((most, a) => Math.max(most, a), 0);
     const into = amps.reduce((most, a) => Math.max(most, -a), 0);
     if (out > sourceMost) {
