@@ -1,8 +1,11 @@
 import fc from 'fast-check';
-import { worked } from '../../../tests/support/sheets';
+import { circuitOf, ledPart, supplyPart } from '../../../tests/support/circuits';
+import { choiceWith, requestWith, worked } from '../../../tests/support/sheets';
 import { WISHES } from '../../../tests/support/wishes';
 import type { PatternId } from '../patterns/index';
 import { run } from '../solver/run/run';
+import { dayOf } from '../sheet/day';
+import { hangingNodes } from './hanging';
 import { lampsSeen } from './looks';
 import type { Moving } from './observation';
 import { observe } from './observe';
@@ -77,4 +80,53 @@ it('a window of one round holds two rises of a lamp, and one of the lamp that go
   const lamps = lampsSeen({ kind: 'moving', circuit, run: gone.value, nodes, parts, window });
   expect(lamps.map(({ look }) => look)).toEqual(['blinking', 'blinking']);
   for (const { hertz } of lamps) expectNear(hertz!, 1 / period!);
+});
+
+it('what comes before its rounds are alike is kept: a day, limits and reverse volts begin at switching on', () => {
+  const wish = {
+    supply: { kind: 'block-9v', cells: 1, age: 'fresh' },
+    family: 'bipolar',
+    amps: 0.002,
+    hertz: 100,
+  } as const;
+  const seen = told('tone', wish)!;
+  const { startUp, run: later } = seen;
+  const across = ({ nodes, time }: Moving['run'], at: number) => {
+    const { a, b } = seen.circuit.parts.find(({ id }) => id === 'C2')!.pins;
+    const sample = time.findIndex((t) => t >= at);
+    return nodes[a!]![sample]! - (nodes[b!]?.[sample] ?? 0);
+  };
+  // C2 is empty as the supply comes on, and stands at the mean of the output once it goes on.
+  expect(across(startUp!, 0)).toBeCloseTo(0, 9);
+  expect(across(later, 0)).toBeGreaterThan(3);
+  const day = dayOf({ ...requestWith(), choice: choiceWith('tone', wish) }, 'nothing');
+  expect(day.ok && day.value.seen.run).toEqual(startUp);
+});
+
+it.each(['cmos', 'bipolar'] as const)(
+  'a %s chip with a capacitor at its control pin is heard at its pitch, and not as it chatters while that fills',
+  (family) => {
+    const supply = { kind: 'aa-alkaline', cells: 4, age: 'fresh' } as const;
+    for (const hertz of [440, 2000, 5000]) {
+      const [quiet, plain] = [true, false].map((quiet) =>
+        told('tone', { supply, family, hertz, quiet, amps: 0.005 })!,
+      );
+      expectNear(quiet!.run.cycles['out1']!.hertz!, plain!.run.cycles['out1']!.hertz!);
+      expect(Math.abs(quiet!.run.cycles['out1']!.hertz! / hertz - 1)).toBeLessThan(0.05);
+    }
+  },
+);
+
+it('an open switch and a pin that only reads hold nothing behind them', () => {
+  const node = (closed: boolean) => {
+    const circuit = circuitOf([
+      supplyPart(9, 0),
+      { id: 'S1', kind: 'switch', pins: { a: 'plus', b: 'n' }, closed },
+      ledPart('D1', 'n', '0', 'red'),
+      { id: 'G5', kind: 'pin', pins: { pin: 'read', ground: '0', rail: 'plus' }, drive: 'input' },
+    ]);
+    return [...hangingNodes({ circuit, parts: {} })].sort();
+  };
+  expect(node(false)).toEqual(['n', 'read']);
+  expect(node(true)).toEqual(['read']);
 });

@@ -1,9 +1,11 @@
+import { TIMERS } from '../catalogue/timers';
 import { isKind, type Circuit, type Part } from '../circuit/circuit';
 import { sourceOf } from '../circuit/source';
 import { withoutWires } from '../circuit/wires';
 import { roundOf } from '../devices/pinTable';
 import { pressOf } from '../devices/switch';
 import { accepted, type Outcome } from '../findings/finding';
+import type { Seconds } from '../quantities/units';
 import type { PartReport } from '../solver/report';
 import type { Run } from '../solver/run/passage';
 import type { Switching } from '../solver/run/plan';
@@ -35,10 +37,16 @@ const AFTERWARDS = 1.25;
 /** Timers set their own pace, hands theirs: each is followed until it has gone round a few times. Every step is recorded. */
 function followTimers(circuit: Circuit, shown: Circuit, often: number): Outcome<Moving> {
   const timers = circuit.parts.filter((part) => isKind(part, 'timer')).length;
-  const enough = (events: readonly Switching[]) => seenEnough(events, timers, often);
+  const chattered = Math.max(0, ...circuit.parts.map((part) => chatterOf(part, circuit)));
+  const enough = (events: readonly Switching[]) =>
+    seenEnough(
+      events.filter(({ time }) => time >= chattered),
+      timers,
+      often,
+    );
   const released = Math.max(0, ...circuit.parts.map(releasedAt));
   const longest = released + Math.min(LONGEST, CONSTANTS * slowestOf(withoutWires(circuit)));
-  const plan = { seconds: longest, skip: 1, samples: 'steps' } as const;
+  const plan = { seconds: longest, settle: chattered, skip: 1, samples: 'steps' } as const;
   const first = run(circuit, plan, { enough });
   if (!first.ok) return first;
   const gone = asRepeating(circuit, first.value, (from) => run(from, plan, { enough }));
@@ -56,7 +64,7 @@ function followTimers(circuit: Circuit, shown: Circuit, often: number): Outcome<
   const { events } = gone;
   const last = Math.max(released, events[events.length - 1]?.time ?? 0);
   const seconds = Math.min(longest, Math.max(AFTERWARDS * last, SHORTEST));
-  const again = run(circuit, { ...plan, seconds });
+  const again = run(circuit, { ...plan, settle: 0, seconds });
   return again.ok ? accepted(seenIn(again.value, shown)) : again;
 }
 
@@ -82,6 +90,24 @@ const LONGER = 4;
 function isSlow(events: readonly Switching[]): boolean {
   const counts = [...risesOf(events).values()];
   return counts.some((count) => count >= 2) && counts.every((count) => count < 2 + ROUNDS);
+}
+
+/** Time constants in which a capacitor has all but a thousandth of its volts. */
+const FULL_CONSTANTS = 7;
+
+/**
+ * Seconds from switching on within which a chip may chatter: while the capacitor at its control pin fills through the
+ * divider, both of its levels lie near zero, and it goes round between them ever more slowly. These are none of its rounds.
+ */
+function chatterOf(part: Part, { parts }: Circuit): Seconds {
+  if (!isKind(part, 'timer') || part.pins['control'] === undefined) return 0;
+  const at = part.pins['control'];
+  const farads = parts.reduce(
+    (sum, one) =>
+      sum + (isKind(one, 'capacitor') && Object.values(one.pins).includes(at) ? one.params.farads : 0),
+    0,
+  );
+  return FULL_CONSTANTS * farads * ((2 / 3) * TIMERS[part.params.family].dividerOhms);
 }
 
 const SHORTEST = 1e-3;
