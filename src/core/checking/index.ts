@@ -28,6 +28,7 @@ export { STARTING_COUNT, withExperience, type FaultCounts } from './experience';
 export { ASKED_STATES, RIGHT_STATES, type Candidate, type FaultContext } from './faults/fault';
 export { everyFault, faultsOf } from './faults/index';
 export type { Cause, CauseGroup } from './grouped';
+export { heldForLooks } from './looksHeld';
 export type { Next } from './next';
 export { noteReading, typedReading } from './noted';
 export type { NextOutcome } from './outcomes';

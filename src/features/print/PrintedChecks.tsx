@@ -1,6 +1,6 @@
-import { columnUnit, formatPlain, formatQuantity, type Sheet } from '@/core';
+import { columnUnit, formatPlain, formatQuantity, heldForLooks, type Sheet } from '@/core';
 import { lessonLine } from '@/messages/lessonLine';
-import { pointName, probeWords } from '@/messages/points';
+import { heldWords, pointName, probeWords } from '@/messages/points';
 import { longDayName } from '@/ui/dates';
 import { PrintButton } from './PrintButton';
 import './print.css';
@@ -17,6 +17,7 @@ interface Props {
 /** The check sheet on one page: what to read where, the bands, and a row a bench to write in. */
 export function PrintedChecks({ title, sheet, group, onDate, students }: Props) {
   const { points } = sheet.expected;
+  const held = heldWords(heldForLooks(points.map(({ point }) => point)));
   const rows = students.length
     ? students
     : Array.from({ length: sheet.kit.students }, (_, i) => ({ id: i, bench: i + 1, nickname: '' }));
@@ -48,7 +49,7 @@ export function PrintedChecks({ title, sheet, group, onDate, students }: Props) 
         <tbody>
           {rows.map(({ id, bench, nickname }) => (
             <tr key={id} className="write-row">
-              <th scope="row">
+              <th scope="row" className="any-name">
                 {bench} {nickname}
               </th>
               {points.map((point) => (
@@ -60,6 +61,7 @@ export function PrintedChecks({ title, sheet, group, onDate, students }: Props) 
         </tbody>
       </table>
       <ul className="small-print">
+        {held && <li>lamps: {held}, and look.</li>}
         {points.map((point) => (
           <li key={point.id}>
             {pointName(point.point)}: {probeWords(point.point)}. Typical{' '}
