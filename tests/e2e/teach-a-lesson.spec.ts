@@ -75,6 +75,7 @@ test('a thing besides the circuit is packed, paid for once the store has it, and
   await page.getByLabel('What it is').fill('marmalade jar');
   await page.getByLabel('In store').fill('60');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByText('Marmalade jar is in the store now.')).toBeVisible();
   await expect(page.getByRole('row', { name: /^marmalade jar 60/u })).toBeVisible();
 });
 

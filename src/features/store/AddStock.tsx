@@ -7,6 +7,8 @@ import { useForm, useWatch } from 'react-hook-form';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import type { z } from 'zod';
+import { capital } from '@/messages/grammar';
+import { stockName } from '@/messages/names';
 import { Problem } from '@/ui/Problem';
 import { newStock } from './actions';
 import {
@@ -24,6 +26,8 @@ import { heard } from '@/ui/heard';
 export function AddStock() {
   const router = useRouter();
   const [refusal, setRefusal] = useState('');
+  /** What was added last: the list may show it far from here. */
+  const [added, setAdded] = useState('');
   const { register, handleSubmit, control, reset, setValue, formState } = useForm<
     NewPartFields,
     unknown,
@@ -33,8 +37,10 @@ export function AddStock() {
   const add = handleSubmit(
     async ({ spec, values }) => {
       const answer = await heard(newStock(spec, values));
+      setAdded('');
       if (!answer.ok) return setRefusal(answer.message);
       setRefusal('');
+      setAdded(`${capital(stockName(spec))} is in the store now.`);
       reset();
       router.refresh();
     },
@@ -92,6 +98,7 @@ export function AddStock() {
         <Button type="submit">Add</Button>
       </form>
       <Problem>{problem}</Problem>
+      {added && <p role="status">{added}</p>}
     </details>
   );
 }
