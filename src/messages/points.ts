@@ -119,7 +119,7 @@ function placeWords(point: Checkpoint): string {
       return `lift the ${legName(point.kind, point.gap.pin)} of ${point.gap.part} and put the meter between it and its hole${turnsWords(point)}`;
     case 'hertz':
       return point.kind === 'speaker'
-        ? 'set a reference tone beside it until the beats stop, or type no sound'
+        ? 'set a reference tone beside it until the beats stop, or type silent'
         : point.pauses
           ? 'it pauses: within one burst count the flashes after the first, and time them from the first to the last; 4 in 1.6 s is typed 4/1.6'
           : 'count how often it comes on in ten seconds and type 7/10, or time ten flashes and type 10/15.2';

@@ -98,7 +98,7 @@ interface PointProps {
 }
 
 /** As it is noted where nothing is heard of what should sound. */
-const NO_SOUND = 'no sound';
+const NO_SOUND = 'silent';
 
 function Point({ point, readings, advice }: PointProps) {
   const { id, name, how, measured, counted } = point;

@@ -202,9 +202,9 @@ describe('measuring at one’s own bench', () => {
     const { user } = show(<Sounding />);
     await user.click(screen.getByRole('button', { name: 'No sound' }));
     await waitFor(() =>
-      expect(keep).toHaveBeenLastCalledWith(expect.objectContaining({ point: 'pitch', typed: 'no sound' })),
+      expect(keep).toHaveBeenLastCalledWith(expect.objectContaining({ point: 'pitch', typed: 'silent' })),
     );
-    expect(screen.getByText(/^no sound/u)).toBeTruthy();
+    expect(screen.getByText(/^silent/u)).toBeTruthy();
   });
 
   it('times ten flashes by taps', async () => {
