@@ -70,3 +70,28 @@ export function row(page: Page, bench: number): Locator {
   const head = page.getByRole('rowheader', { name: new RegExp(`^${bench} `, 'u') });
   return page.getByRole('row').filter({ has: head });
 }
+
+/** How much wider than its own room the page is, in pixels. */
+export function sideways(): number {
+  return document.documentElement.scrollWidth - document.documentElement.clientWidth;
+}
+
+/** Opens screens on a desk and on a phone: once its controls are awake none goes sideways, and each is looked at. */
+export async function onDeskAndPhone(
+  page: Page,
+  screens: readonly string[],
+  look?: (screen: string, width: number) => Promise<void>,
+): Promise<void> {
+  for (const [width, height] of [
+    [1280, 800],
+    [390, 844],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    for (const screen of screens) {
+      await page.goto(screen, { waitUntil: 'load' });
+      await expect(page.locator('fieldset.awake:disabled')).toHaveCount(0);
+      await expect.poll(() => page.evaluate(sideways), `${screen} at ${width}`).toBe(0);
+      await look?.(screen, width);
+    }
+  }
+}

@@ -1,30 +1,21 @@
-import { expect, test, type Page } from '@playwright/test';
-import { alertSaying, giveTo, makeGroup, openStage, row, saved, startLesson } from './helpers';
+import { expect, test } from '@playwright/test';
+import {
+  alertSaying,
+  giveTo,
+  makeGroup,
+  onDeskAndPhone,
+  openStage,
+  row,
+  saved,
+  sideways,
+  startLesson,
+} from './helpers';
 
 /** Eighty letters without a space, words of a script that runs the other way, and what is put together of pieces. */
 const TITLE = 'Leuchtturmwärterhäuschenbeleuchtungsbausatzvorbereitungsstundenplanänderung';
 const LONG = 'w'.repeat(200);
 const GROUP = 'מנורות הנמל'.padEnd(20, 'ש').padEnd(40, 'x');
 const STUDENTS = ['1,قارب', `2,${'m'.repeat(20)}`, '3,🦆🚢🪢', '4,e\u0301toile\u202e'].join('\n');
-
-/** How much wider than its own room the page is, in pixels. */
-function sideways(): number {
-  return document.documentElement.scrollWidth - document.documentElement.clientWidth;
-}
-
-async function fits(page: Page, screens: readonly string[]): Promise<void> {
-  for (const [width, height] of [
-    [1280, 800],
-    [390, 844],
-  ] as const) {
-    await page.setViewportSize({ width, height });
-    for (const screen of screens) {
-      await page.goto(screen, { waitUntil: 'load' });
-      await expect(page.locator('fieldset.awake:disabled')).toHaveCount(0);
-      await expect.poll(() => page.evaluate(sideways), `${screen} at ${width}`).toBe(0);
-    }
-  }
-}
 
 test('words as long and of whatever script make no screen and no paper wider than it is', async ({
   page,
@@ -41,7 +32,16 @@ test('words as long and of whatever script make no screen and no paper wider tha
   await expect(row(page, 4)).toContainText('étoile');
   const papers = ['card', 'sheet', 'checks'].map((paper) => `/print/${lesson}/${paper}`);
   const stages = ['aim', 'steps', 'class'].map((stage) => `/lessons/${lesson}?stage=${stage}`);
-  await fits(page, ['/', '/lessons', '/classes', group, ...stages, check, `${check}/report`, ...papers]);
+  await onDeskAndPhone(page, [
+    '/',
+    '/lessons',
+    '/classes',
+    group,
+    ...stages,
+    check,
+    `${check}/report`,
+    ...papers,
+  ]);
   await page.emulateMedia({ media: 'print' });
   await page.setViewportSize({ width: 703, height: 1000 });
   for (const paper of papers) {
@@ -86,5 +86,9 @@ test('a drawing of thousands of lamps is drawn where it is looked at, and the pa
   // (9 − 2 × 1.93) V over 220 Ω, as the first string has it.
   const first = page.getByRole('region', { name: 'At rest' }).getByRole('row', { name: /^D1 / });
   await expect(first).toContainText(/2[23]\.\d/u);
+  // A column is as wide as its words: no name is broken in its middle.
+  const name = first.getByRole('rowheader');
+  const lines = await name.evaluate((cell) => cell.getBoundingClientRect().width / cell.textContent!.length);
+  expect(lines).toBeGreaterThan(9);
   expect(await page.evaluate(() => document.documentElement.scrollHeight)).toBeLessThan(8000);
 });

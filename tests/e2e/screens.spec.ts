@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
+import { onDeskAndPhone, sideways } from './helpers';
 
 const blocksOf = (lesson: number, ...stages: readonly string[]) =>
   stages.map((stage) => `/lessons/${lesson}?stage=${stage}`);
@@ -76,10 +77,6 @@ function outOfReach(): string[] {
     .map((one) => `${one.tagName} ${one.className}`);
 }
 
-function sideways(): number {
-  return document.documentElement.scrollWidth - document.documentElement.clientWidth;
-}
-
 for (const [group, screens] of Object.entries(SCREENS)) {
   test(`${group}: no screen breaks the accessibility rules, fetches from elsewhere, or complains; it is as good dim and on a phone`, async ({
     page,
@@ -148,18 +145,9 @@ test('with letters twice as large nothing is cut off, and no screen goes sideway
     '/check/6',
     '/store',
   ];
-  for (const [width, height] of [
-    [1280, 800],
-    [390, 844],
-  ] as const) {
-    await page.setViewportSize({ width, height });
-    for (const screen of screens) {
-      await page.goto(screen, { waitUntil: 'load' });
-      await expect(page.locator('fieldset.awake:disabled')).toHaveCount(0);
-      await expect.poll(() => page.evaluate(sideways), `${screen} at ${width}`).toBe(0);
-      expect({ screen, width, found: await page.evaluate(cutOff) }).toEqual({ screen, width, found: [] });
-    }
-  }
+  await onDeskAndPhone(page, screens, async (screen, width) => {
+    expect({ screen, width, found: await page.evaluate(cutOff) }).toEqual({ screen, width, found: [] });
+  });
 });
 
 test('no two fields of a screen have one name', async ({ page }) => {
