@@ -94,12 +94,23 @@ function together(right: Circuit, one: Circuit, other: Circuit): Circuit {
 
 const TRIES = 40;
 
-/** Any leg in a hole beside its own, or any two neighbouring legs joined: what that makes, if it is not the wanted circuit. */
+/**
+ * Any leg up to three holes from its own, two neighbouring legs joined, two legs of one part or of two parts exchanged, both
+ * legs of a part in one row: what that makes, if it is not the wanted circuit.
+ */
 function boardMistake({ plan, circuit }: FaultContext, pick: (i: number) => number): Candidate | undefined {
   const wanted = JSON.stringify(nets(circuit));
   for (let i = 0; i < TRIES; i++) {
     const own = (k: number) => pick(100 + 10 * i + k);
-    const wrong = own(0) < 0.7 ? strayLeg(plan, own) : joinedLegs(plan, own);
+    const kind = own(0);
+    const wrong =
+      kind < 0.55
+        ? strayLeg(plan, own)
+        : kind < 0.75
+          ? joinedLegs(plan, own)
+          : kind < 0.9
+            ? exchangedLegs(plan, own)
+            : inOneRow(plan, own);
     if (!wrong) continue;
     const built = readBack(wrong, circuit);
     if (JSON.stringify(nets(built)) === wanted) continue;
@@ -118,12 +129,42 @@ function strayLeg(plan: Plan, pick: OwnPick): Plan | undefined {
   const from = holeOf(board, hole);
   if (!from) return undefined;
   const taken = new Set(plan.placements.flatMap(({ legs }) => Object.values(legs)));
-  const beside = boardHoles(board).filter(
-    (other) => !taken.has(other.name) && Math.abs(other.x - from.x) + Math.abs(other.y - from.y) === 1,
-  );
+  const beside = boardHoles(board).filter((other) => !taken.has(other.name) && isNear(other, from));
   if (beside.length === 0) return undefined;
   const moved: Placement = { ...placement, legs: { ...placement.legs, [pin]: at(beside, pick(3)).name } };
   return { ...plan, placements: plan.placements.map((p) => (p === placement ? moved : p)) };
+}
+
+/** Up to three holes along or across, into a rail too. */
+function isNear(one: Point, other: Point): boolean {
+  const [along, across] = [Math.abs(one.x - other.x), Math.abs(one.y - other.y)];
+  return Math.min(along, across) < 0.1 && Math.max(along, across) < STRAYED;
+}
+
+const STRAYED = 3.1;
+type Point = { readonly x: number; readonly y: number };
+
+/** Two legs in each other's holes, of one part or of any two. */
+function exchangedLegs(plan: Plan, pick: OwnPick): Plan {
+  const all = plan.placements.flatMap(({ part, legs }) =>
+    Object.entries(legs).map(([pin, hole]) => ({ part, pin, hole })),
+  );
+  const [one, other] = [at(all, pick(1)), at(all, pick(2))];
+  const moved = (placement: Placement, { part, pin }: typeof one, hole: string): Placement =>
+    placement.part === part ? { ...placement, legs: { ...placement.legs, [pin]: hole } } : placement;
+  const placements = plan.placements.map((p) => moved(moved(p, one, other.hole), other, one.hole));
+  return { ...plan, placements };
+}
+
+/** The second leg of a part joined with its first, as in one row. */
+function inOneRow(plan: Plan, pick: OwnPick): Plan | undefined {
+  const twoLegged = plan.placements.filter(
+    ({ legs, kind }) => kind !== 'jumper' && Object.keys(legs).length === 2,
+  );
+  if (twoLegged.length === 0) return undefined;
+  const [a, b] = Object.values(at(twoLegged, pick(1)).legs);
+  const touching: Placement = { part: 'touching', kind: 'jumper', legs: { a: a!, b: b! } };
+  return { ...plan, placements: [...plan.placements, touching] };
 }
 
 function joinedLegs(plan: Plan, pick: OwnPick): Plan | undefined {

@@ -1,4 +1,5 @@
 import {
+  asCounted,
   GLANCE,
   judgeBench,
   keyOf,
@@ -69,12 +70,15 @@ export function playPlain(session: SessionExpectation, bench: SimulatedBench): P
   const { points } = session.expected;
   const inside = points.every(({ low, high }, i) => {
     const shown = bench.shown[i];
-    return shown !== undefined && shown.value >= low && shown.value <= high;
+    const value = shown && asCounted(session.dictionary.points[i]!, shown.value);
+    return value !== undefined && value >= low && value <= high;
   });
   const scale = points.map(({ worstHigh }) => Math.abs(worstHigh) || 1);
   const distance = (means: readonly number[]) =>
     bench.shown.reduce(
-      (sum, shown, i) => sum + (shown ? Math.abs(shown.value - means[i]!) / scale[i]! : 0),
+      (sum, shown, i) =>
+        sum +
+        (shown ? Math.abs(asCounted(session.dictionary.points[i]!, shown.value) - means[i]!) / scale[i]! : 0),
       0,
     );
   const order = session.dictionary.signatures

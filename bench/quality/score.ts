@@ -1,7 +1,9 @@
 import {
+  asCounted,
   RIGHT_STATES,
   type Candidates,
   type Cause,
+  type JudgedPoint,
   type SessionExpectation,
   type Signature,
   type SimulatedBench,
@@ -16,14 +18,16 @@ export type Nominal = SimulatedBench;
 
 /** Whether some checkpoint, or a look, could show that this build is none of the right ones, part-used packs among them. */
 export function couldShow(
-  { dictionary: { signatures } }: SessionExpectation,
+  { dictionary: { points, signatures } }: SessionExpectation,
   { shown, sight: { looks } }: Nominal,
   widths: readonly (readonly number[])[],
 ): boolean {
   return signatures.every((right, k) => {
     if (!RIGHT_STATES.has(right.code)) return true;
     const away = shown.some(
-      (one, i) => one !== undefined && Math.abs(one.value - right.means[i]!) > COULD_SHOW * widths[k]![i]!,
+      (one, i) =>
+        one !== undefined &&
+        Math.abs(asCounted(points[i]!, one.value) - right.means[i]!) > COULD_SHOW * widths[k]![i]!,
     );
     return away || Object.entries(right.looks).some(([lamp, look]) => (looks[lamp] ?? 'dark') !== look);
   });
@@ -41,7 +45,7 @@ export function isTrue(
   if (build.origin !== 'board' && wrong.some((one) => named.some((other) => sameMistake(one, other))))
     return true;
   const signature = dictionary.signatures[cause.place ?? -1];
-  return signature !== undefined && behavesLike(nominal, signature, widths[cause.place!]!);
+  return signature !== undefined && behavesLike(nominal, signature, dictionary.points, widths[cause.place!]!);
 }
 
 export type Named = Pick<Cause, 'code' | 'data' | 'also' | 'place'>;
@@ -56,11 +60,14 @@ function sameMistake(one: Pick<Cause, 'code' | 'data'>, other: Pick<Cause, 'code
 function behavesLike(
   { shown, sight: { looks } }: Nominal,
   signature: Signature,
+  points: readonly JudgedPoint[],
   widths: readonly number[],
 ): boolean {
   return (
     shown.every(
-      (one, i) => one === undefined || Math.abs(one.value - signature.means[i]!) < 2 * widths[i]!,
+      (one, i) =>
+        one === undefined ||
+        Math.abs(asCounted(points[i]!, one.value) - signature.means[i]!) < 2 * widths[i]!,
     ) &&
     Object.keys({ ...looks, ...signature.looks }).every(
       (lamp) => (looks[lamp] ?? 'dark') === (signature.looks[lamp] ?? 'dark'),

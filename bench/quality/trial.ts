@@ -5,6 +5,7 @@ import {
   simulatedBench,
   uniform,
   type FaultContext,
+  type JudgedPoint,
   type SessionExpectation,
   type SimulatedBench,
 } from '@/core';
@@ -14,6 +15,21 @@ import { couldShow, isTrue, type Named } from './score';
 
 /** Parts spread wider than is assumed of them by this much; the meter is off by its limit, one way or the other. */
 const WIDER = 1.2;
+/** Hands that read a current on the range beside the usual one, of a hundred. */
+const BESIDE = 0.3;
+
+/** The probes are held either way where nothing tells the legs apart. */
+function probedEitherWay(
+  bench: SimulatedBench,
+  points: readonly JudgedPoint[],
+  seed: number,
+): SimulatedBench {
+  const shown = bench.shown.map((one, i) =>
+    one && points[i]!.eitherWay && uniform(seed, i, 6) < 0.5 ? { ...one, value: -one.value } : one,
+  );
+  return { ...bench, shown };
+}
+
 /** A meter that is right, to ask what could be seen of a build at all. */
 const EXACT = { share: 0, counts: 0 };
 
@@ -38,7 +54,9 @@ export function tryOut(session: SessionExpectation, context: FaultContext, build
   const { points, signatures } = session.dictionary;
   const { meter } = session;
   const gain = uniform(seed, 0, 3) < 0.5 ? -1 : 1;
-  const bench = simulatedBench(candidate, points, meter, context, { seed, wider: WIDER, gain });
+  const beside = uniform(seed, 0, 5) < BESIDE;
+  const held = simulatedBench(candidate, points, meter, context, { seed, wider: WIDER, gain, beside });
+  const bench = probedEitherWay(held, points, seed);
   if (bench.shown.some((one) => one === undefined)) return undefined;
   const sights = [
     bench.sight,

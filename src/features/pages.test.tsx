@@ -113,7 +113,9 @@ describe('the check sheet', () => {
     expect(page).toContain('7 Fenn');
     expect(page).toMatch(/across R1 , V 2\.6\d – 3\.1\d/u);
     expect(page).toMatch(/current , mA 7\.\d\d – 9\.\d\d/u);
-    expect(page).toContain('open the loop at the plus of B1 and put the meter into the gap');
+    expect(page).toContain(
+      'open the loop at the plus of B1 and put the meter on its 20 mA range into the gap',
+    );
   });
 
   it('has a row for each student of the kit without a group', () => {

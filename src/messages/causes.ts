@@ -5,11 +5,12 @@ import {
   formatQuantity,
   GLANCE,
   type Cause,
+  type CauseGroup,
   type Diagnosis,
   type JudgedPoint,
   type ThingKind,
 } from '@/core';
-import { article, capital } from './grammar';
+import { article, capital, listed } from './grammar';
 import { holeName } from './holes';
 import { lampName, legName, pinName, thingName } from './names';
 import { pointPhrase } from './points';
@@ -52,9 +53,12 @@ const CAUSES: Readonly<Record<Cause['code'], CauseWords>> = {
   'pin-leads-exchanged': ({ part = '', other = '' }) =>
     `the leads of ${pinName(part)} and ${pinName(other)} exchanged`,
   'pin-leads-shifted': () => 'every lead one pin further than it should be',
+  'program-other-pin': ({ part = '' }) => `the program switching another pin than ${pinName(part)}`,
   'pin-no-output': ({ part = '' }) => `${pinName(part)} not made an output by the program`,
   'supply-tired': ({ part }) => `${part} is a tired battery`,
   'supply-reversed': ({ part }) => `the leads of ${part} exchanged`,
+  'cell-reversed': ({ part }) => `one cell of ${part} the wrong way round`,
+  'lead-off': ({ part, kind, pin = '' }) => `the ${legName(kind, pin)} of ${part} in no row that leads on`,
   'supply-dead': ({ part }) => `${part} flat, missing or off`,
   'bad-contact': ({ part }) => `a bad contact in a lead of ${part}`,
   'supply-limited': ({ part, amps = 0 }) =>
@@ -118,6 +122,7 @@ const OPENS_LOOP: ReadonlySet<Cause['code']> = new Set([
   'loose-joint',
   'leg-astray',
   'tape-torn',
+  'lead-off',
 ]);
 
 /** So many different things are named of a group; of the others it is said that there are more. */
@@ -127,12 +132,23 @@ function groupWords(group: readonly Cause[], points: Points): string {
   const causes = withoutDoubles(group);
   const open = openPlaces(causes);
   if (open) return `loop open: ${alternatives(open)}`;
-  // Of two things at once there are many ways to say the same: the likeliest speaks for them.
-  const words = [
-    ...new Set((causes[0]?.also ? causes.slice(0, 1) : causes).map((one) => broadWords(one, points))),
-  ];
+  const words = namesOf(causes, points);
   const more = words.length - NAMED_MOST;
   return [...words.slice(0, NAMED_MOST), ...(more > 0 ? [`${more} more that read alike`] : [])].join(', or ');
+}
+
+/** Each of a group by its name; of two things at once, which may be said in many ways, the likeliest. */
+function namesOf(causes: readonly Cause[], points: Points): string[] {
+  const named = causes[0]?.also ? causes.slice(0, 1) : causes;
+  return [...new Set(named.map((one) => broadWords(one, points)))];
+}
+
+/** Those of a group that its phrase only counts, and where to look first; empty where it names all of them. */
+export function restWords({ causes: group }: Pick<CauseGroup, 'causes'>, points: Points = []): string {
+  const causes = withoutDoubles(group);
+  const rest = openPlaces(causes) ? [] : namesOf(causes, points).slice(NAMED_MOST);
+  if (rest.length === 0) return '';
+  return `${listed(rest)} read alike too. First ${DO_NEXT[causes[0]!.code](causes[0]!.data)}.`;
 }
 
 /** Two things at once, of which one alone reads the same, say nothing more than that one. */
@@ -199,9 +215,14 @@ const DO_NEXT: Readonly<Record<Cause['code'], (data: Cause['data']) => string>> 
   'pin-lead-astray': ({ part = '' }) => `compare the lead of ${pinName(part)} with the pin table`,
   'pin-leads-exchanged': () => 'compare the leads at the board with the pin table',
   'pin-leads-shifted': () => 'count the pins from ground, and compare with the pin table',
+  'program-other-pin': ({ part = '' }) =>
+    `read which pin the program sets where it should set ${pinName(part)}`,
   'pin-no-output': () => 'read the first lines of the program: every pin has to be made an output',
   'supply-tired': () => 'try a fresh pack',
   'supply-reversed': ({ part }) => `look which lead of ${part} is red, and where it goes`,
+  'cell-reversed': ({ part }) =>
+    `look at the marks in the holder of ${part}: one cell lies against the others`,
+  'lead-off': ({ part }) => `look where each lead of ${part} goes in`,
   'supply-dead': () => 'try a fresh pack, and its switch',
   'supply-limited': ({ part }) => `turn the current limit of ${part} up to where the card says`,
   'bad-contact': () => 'try a fresh pack',

@@ -125,9 +125,12 @@ const WHY: Readonly<Record<Cause['code'], Why>> = {
   'pin-leads-exchanged': () =>
     'The program knows its pins, not its lamps: each lamp now has the other’s rows.',
   'pin-leads-shifted': () => 'Each lamp has the rows of its neighbour, and one has none.',
+  'program-other-pin': () => 'The program sets a pin that nothing hangs on.',
   'pin-no-output': () =>
     'A pin that is no output is held up by some tens of kilohms inside the chip: next to nothing flows.',
   'supply-tired': () => 'A tired pack has fewer volts, and what is missing is missing at the resistor.',
+  'lead-off': () => NO_WAY,
+  'cell-reversed': () => 'A turned cell takes away its own volts, and those of another.',
   'supply-reversed': () => 'The current would have to flow backwards, and lamps do not let it.',
   'supply-dead': () => 'Nothing pushes.',
   'bad-contact': () => 'A bad contact is a resistor that nobody planned, in series with everything.',

@@ -8,6 +8,7 @@ import {
   type Checkpoint,
   type Circuit,
   type Held,
+  type JudgedPoint,
   type ThingKind,
 } from '@/core';
 import { SCENE_SHORT, SCENE_WORDS } from './light';
@@ -100,13 +101,29 @@ export function pointPhrase(point: NamedPoint): string {
 }
 
 /** Where the probes go, in words: the red one first. */
-export function probeWords(point: Checkpoint): string {
+export function probeWords(point: Ranged): string {
   const where = placeWords(point);
   const held = heldWords(point.held);
   return held ? `${held}: ${where}` : where;
 }
 
-function placeWords(point: Checkpoint): string {
+/** A checkpoint with the ranges that a current may be read on there, and the largest figure of a right build. */
+type Ranged = Checkpoint & Partial<Pick<JudgedPoint, 'ranges' | 'usual'>>;
+
+/** From this share of its end on a range may show an overload at a right build. */
+const NEARLY_FULL = 0.95;
+
+/** The range that a current is read on, and the next where that overflows. */
+function rangeWords({ ranges: [range, beside] = [], usual = 0 }: Ranged): string {
+  if (range === undefined) return '';
+  const next =
+    beside !== undefined && beside > range && usual > NEARLY_FULL * range
+      ? ` (${formatQuantity(beside, 'A')} where that overflows)`
+      : '';
+  return ` on its ${formatQuantity(range, 'A')} range${next}`;
+}
+
+function placeWords(point: Ranged): string {
   switch (point.measure) {
     case 'volts':
     case 'meanVolts':
@@ -115,8 +132,8 @@ function placeWords(point: Checkpoint): string {
     case 'meanAmps':
       // Not every supply has leads: a coin cell lies between its tapes, a port has a plug.
       if (FED_BY.has(point.kind))
-        return `open the loop at the plus of ${point.gap.part} and put the meter into the gap${turnsWords(point)}`;
-      return `lift the ${legName(point.kind, point.gap.pin)} of ${point.gap.part} and put the meter between it and its hole${turnsWords(point)}`;
+        return `open the loop at the plus of ${point.gap.part} and put the meter${rangeWords(point)} into the gap${turnsWords(point)}`;
+      return `lift the ${legName(point.kind, point.gap.pin)} of ${point.gap.part} and put the meter${rangeWords(point)} between it and its hole${turnsWords(point)}`;
     case 'hertz':
       return point.kind === 'speaker'
         ? 'set a reference tone beside it until the beats stop, or type silent'
@@ -132,12 +149,12 @@ function placeWords(point: Checkpoint): string {
 
 /** Legs that are told apart say which probe goes where; others may be touched either way. */
 function probed(part: string, kind: ThingKind, from: string, to: string): string {
-  if (kind === 'resistor') return `one probe on each leg of ${part}`;
+  if (kind === 'resistor' || kind === 'ldr') return `one probe on each leg of ${part}`;
   if (kind === 'signal') return `from plus to minus of ${part}, with everything on: the mean of its pulses`;
   if (kind === 'pin') return `red probe on the lead of ${pinName(part)}, black on the lead of ground`;
   if (kind === 'supply') return 'from plus to minus of the supply, with everything on';
   const [red, black] = [legName(kind, from), legName(kind, to)];
-  // Legs without a name of their own are told apart by number: which is which makes no difference to them.
+  // Legs without a name of their own are told apart by number.
   if (red === black) return `red probe on leg 1 of ${part}, black on leg 2`;
   return `red probe on the ${red} of ${part}, black on the ${black}`;
 }

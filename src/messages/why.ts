@@ -14,8 +14,9 @@ import { pointPhrase } from './points';
 import { looksWords } from './seen';
 
 /** How a bench stands and how sure that is, in a sentence or two. */
-export function standingWords({ state, risk = 0, open = 0, next }: JudgedBench): string {
+export function standingWords({ state, tired, risk = 0, open = 0, next }: JudgedBench): string {
   if (state === 'none') return 'Nothing was measured yet.';
+  if (tired) return 'Built right: its figures are those of a tired pack.';
   if (state === 'off') return `Off: the chance that this build is right after all is ${shareWords(risk)}.`;
   if (state === 'close') return 'Too close to call: more has to be measured, or looked at again.';
   if (next && open > SETTLED)

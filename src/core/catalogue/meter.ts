@@ -74,8 +74,61 @@ export function isWatched(measured: Measured): measured is 'hertz' | 'seconds' {
 export function rangeFor(meter: MeterFigures, measured: Measured, reading: number): number {
   if (isWatched(measured)) return 0;
   const ranges = measured === 'volts' ? VOLT_RANGES : AMP_RANGES.map((r) => r.amps);
-  const full = meter.counts / (meter.counts + 1);
-  return ranges.find((range) => Math.abs(reading) <= range * full) ?? ranges[ranges.length - 1]!;
+  return ranges.find((range) => Math.abs(reading) <= fullOf(meter, range)) ?? ranges[ranges.length - 1]!;
+}
+
+/** A range's end as the display shows it: 1999 of 2000. */
+function fullOf({ counts }: MeterFigures, range: number): number {
+  return (range * counts) / (counts + 1);
+}
+
+/** The last digit that a range shows. */
+export function lastDigitOf({ counts }: MeterFigures, range: number): number {
+  return range / (counts + 1);
+}
+
+/** So near to the end of a range either it or its neighbour is an ordinary choice. */
+const NEAR_BORDER = 0.1;
+
+/**
+ * The ranges on which an ordinary hand reads a current, the usual one first: the smallest that what flows before the
+ * meter is put in does not overflow, and one beside it; a finer one within a tenth of the border, else a coarser one. The
+ * last of all has a jack of its own, and is taken only where the current comes near the others' end.
+ *
+ * @param alone the current while no meter is in it
+ */
+export function ampRangesFor(meter: MeterFigures, alone: Amps): readonly Amps[] {
+  const usual = AMP_RANGES.findIndex(({ amps }) => Math.abs(alone) <= fullOf(meter, amps));
+  if (usual < 0) return AMP_RANGES.slice(-1).map(({ amps }) => amps);
+  const [finer, own, coarser] = [usual - 1, usual, usual + 1].map((at) => AMP_RANGES[at]?.amps);
+  const nearFiner = finer !== undefined && Math.abs(alone) <= (1 + NEAR_BORDER) * finer;
+  const another = coarser === AMP_RANGES[AMP_RANGES.length - 1]!.amps;
+  const nearEnd = Math.abs(alone) >= (1 - NEAR_BORDER) * own!;
+  const beside = nearFiner ? finer : another && !nearEnd ? undefined : coarser;
+  return beside === undefined ? [own!] : [own!, beside];
+}
+
+/** Ohms of a current range. */
+export function ohmsOfRange(range: Amps): Ohms {
+  return AMP_RANGES.find(({ amps }) => amps === range)?.burden ?? 0;
+}
+
+/**
+ * The ranges of these on which a figure can have been noted so: it fits, and no digit was noted that the range does not
+ * show; those that show just its digits first.
+ *
+ * @param step the last digit noted, A
+ */
+export function rangesNoted(
+  meter: MeterFigures,
+  ranges: readonly Amps[],
+  value: Amps,
+  step: Amps,
+): readonly Amps[] {
+  const shows = (range: number) => step > lastDigitOf(meter, range) * 0.99;
+  const fits = ranges.filter((range) => Math.abs(value) <= fullOf(meter, range) && shows(range));
+  const exact = (range: number) => (step < lastDigitOf(meter, range) * 1.01 ? 0 : 1);
+  return [...fits].sort((a, b) => exact(a) - exact(b));
 }
 
 /** A figure read off a meter: its value in SI, the range it was read on, and the last digit that was noted. */
@@ -101,7 +154,7 @@ export function readingAsNoted(
 ): MeterReading {
   const coarse = rangeFor(meter, measured, Math.max(Math.abs(value), Math.abs(usual)));
   const fine = rangeFor(meter, measured, value);
-  const noted = step < (coarse / (meter.counts + 1)) * 0.99;
+  const noted = step < lastDigitOf(meter, coarse) * 0.99;
   return { value, step, range: noted ? fine : coarse };
 }
 
@@ -113,13 +166,12 @@ export function meterHalfWidth(
 ): number {
   if (isWatched(measured)) return watchHalfWidth(measured, value) + step / 2;
   const accuracy = meter[measured];
-  const lastDigit = range / (meter.counts + 1);
+  const lastDigit = lastDigitOf(meter, range);
   const rounding = step > lastDigit * 1.01 ? step / 2 : 0;
   return accuracy.share * Math.abs(value) + accuracy.counts * lastDigit + rounding;
 }
 
 /** Ohms that the meter puts in series on the range a current wants. */
 export function burdenFor(meter: MeterFigures, amps: Amps): Ohms {
-  const range = rangeFor(meter, 'amps', amps);
-  return AMP_RANGES.find((r) => r.amps === range)?.burden ?? 0;
+  return ohmsOfRange(rangeFor(meter, 'amps', amps));
 }

@@ -1,8 +1,8 @@
-import { readingAsNoted, type MeterReading } from '../catalogue/meter';
+import { rangesNoted, readingAsNoted, type MeterReading } from '../catalogue/meter';
 import type { Diagnosis } from './diagnosis';
-import { measuredAt } from './dictionary';
+import { asCounted, measuredAt } from './dictionary';
 import { RIGHT_STATES } from './faults/fault';
-import { grouped, shownWith, type Cause, type CauseGroup } from './grouped';
+import { byName, grouped, shownWith, type Cause, type CauseGroup } from './grouped';
 import { meterLimits, type Taken } from './likelihood';
 import { nextMeasurement, type Next } from './next';
 import { outcomesOf } from './outcomes';
@@ -30,6 +30,8 @@ export interface BenchRead {
 export interface JudgedBench {
   readonly verdicts: Readonly<Record<string, Verdict>>;
   readonly state: VerdictName | 'none';
+  /** Built right, with a pack that is tired: `state` is what the house takes that for. */
+  readonly tired?: boolean;
   /** Chance that the state is not what it says, by all that was measured and seen. */
   readonly risk?: number;
   /**
@@ -46,25 +48,53 @@ export interface JudgedBench {
 /** The verdict on one reading, with the meter's range told by what was noted; undefined at an unknown checkpoint. */
 export function judgeReading(
   { expected, dictionary, meter }: SessionExpectation,
-  { point, value, step }: Noted,
+  { point, value: noted, step }: Noted,
 ): { readonly verdict: Verdict; readonly taken: Taken } | undefined {
   const index = dictionary.points.findIndex(({ id }) => id === point);
   const band = expected.points[index];
   if (!band) return undefined;
   const judged = dictionary.points[index]!;
   const measured = measuredAt(judged);
-  const reading: MeterReading = readingAsNoted(meter, measured, value, step, judged.usual);
+  const value = asCounted(judged, noted);
+  const ranges = rangesNoted(meter, judged.ranges ?? [], value, step);
+  if (ranges.length === 0) {
+    const reading = readingAsNoted(meter, measured, value, step, judged.usual);
+    return {
+      verdict: judge(reading, band, meter, measured),
+      taken: { point: index, value, ...meterLimits(meter, measured, reading) },
+    };
+  }
+  const ways = ranges.map((range) => {
+    const reading: MeterReading = { value, step, range };
+    const share = band.ranges?.find((one) => one.range === range)?.share ?? 1;
+    const there = { low: band.low * share, high: band.high * share };
+    return {
+      verdict: judge(reading, there, meter, measured),
+      range: judged.ranges!.indexOf(range),
+      ...meterLimits(meter, measured, reading),
+    };
+  });
+  const { gain, own } = ways[0]!;
   return {
-    verdict: judge(reading, band, meter, measured),
-    taken: { point: index, value, ...meterLimits(meter, measured, reading) },
+    verdict: bestOf(ways.map(({ verdict }) => verdict)),
+    taken: { point: index, value, gain, own, ways: ways.map((way) => ({ range: way.range, own: way.own })) },
   };
+}
+
+const BEST_FIRST: readonly VerdictName[] = ['right', 'close', 'off'];
+
+/** Of the verdicts on every range that a figure may have been read on: what is right on one of them is right. */
+function bestOf(verdicts: readonly Verdict[]): Verdict {
+  const rank = ({ verdict }: Verdict) => BEST_FIRST.indexOf(verdict);
+  return verdicts.reduce((best, one) => (rank(one) < rank(best) ? one : best));
 }
 
 /** Every single mistake that the lesson knows, by itself. */
 export function mistakesIn({ dictionary }: Pick<SessionExpectation, 'dictionary'>): readonly Cause[] {
-  return dictionary.signatures.flatMap(({ code, data, also, prior }, place) =>
-    also || RIGHT_STATES.has(code) ? [] : [{ code, data, probability: prior, place }],
-  );
+  return dictionary.signatures.flatMap((signature, place) => {
+    const { code, data, also, prior } = signature;
+    return also || RIGHT_STATES.has(code) ? [] : byName({ code, data, probability: prior, place }, signature);
+  });
 }
 
 /** Belief in builds that agree with the plan in all that was taken, from which and to which a bench is right, or off. */
@@ -72,6 +102,8 @@ const RIGHT_FROM = 0.6;
 const OFF_TO = 0.05;
 /** Chance of a mistake not yet looked for up to which a right bench is settled. */
 export const SETTLED = 0.01;
+/** Belief in a tired pack from which it is named, where a nearly used one is as likely. */
+const TIRED_FROM = 0.2;
 /** A look that goes so badly with a right build has to be looked at again, whatever the meter says. */
 const CONTRARY = Math.log(0.025);
 const ODD = Math.log(0.1);
@@ -107,9 +139,36 @@ export function judgeBench(
   const beliefs = candidates === singles ? alone : weigh(candidates, evidence);
   const shares = sharesOf(candidates, beliefs, evidence);
   const next = nextMeasurement(candidates, beliefs, evidence);
-  const state = stateOf(candidates, shares, looks, next !== undefined);
+  const plain = stateOf(candidates, shares, looks, next !== undefined);
+  const { tiredPack } = session;
+  const tired = plain !== 'right' && tiredPack !== undefined && isTired(candidates, beliefs, shares, looks);
+  const state = tired ? tiredPack : plain;
   const weighed = { candidates, evidence, shares, groups: grouped(candidates, beliefs) };
-  return { verdicts, state, ...(state === 'right' ? ofRight(weighed, next) : ofWrong(weighed, state, next)) };
+  return {
+    verdicts,
+    state,
+    ...(tired ? { tired } : {}),
+    ...(state === 'right' && !tired ? ofRight(weighed, next) : ofWrong(weighed, state, next)),
+  };
+}
+
+/** Whether it is built right and works, and nothing but a tired pack explains it. */
+function isTired(
+  candidates: Candidates,
+  beliefs: readonly number[],
+  { right }: Shares,
+  looks: readonly SeenLook[],
+): boolean {
+  const { signatures } = candidates.dictionary;
+  const place = signatures.findIndex(({ code, also }) => code === 'supply-tired' && !also);
+  const weak = signatures[place];
+  if (!weak) return false;
+  const works = Object.entries(candidates.right.looks).every(
+    ([lamp, look]) => look === 'dark' || (weak.looks[lamp] ?? 'dark') !== 'dark',
+  );
+  const odd = looks.some((look) => lookLikelihood(weak, candidates.right, [look]) < CONTRARY);
+  const belief = beliefs[place]!;
+  return works && !odd && belief >= TIRED_FROM && belief + right >= RIGHT_FROM;
 }
 
 /** All that is believed of one bench. */

@@ -148,12 +148,18 @@ describe('finding the cause by computing each fault', () => {
     ['a lamp with both legs in one row', ['4.79', '4.79', '0.00'], 'lamp-shorted'],
     ['a blue lamp instead', ['4.80', '1.86', '2.94', '5.49'], 'other-lamp'],
     ['a resistor leg a row off', ['4.80', '0.00', '0.00', '0.00'], 'leg-astray'],
-    ['probes swapped at one point', ['4.79', '-2.91', '1.88'], 'probes-swapped'],
+    ['probes swapped at one point', ['4.79', '2.91', '-1.88'], 'probes-swapped'],
     ['a blown fuse', ['4.78', '2.91', '1.87', '0.00'], 'fuse-blown'],
     ['the meter across the lamp', ['4.79', '2.91', '1.88', '14.1'], 'meter-across-lamp'],
     ['a part-used pack', ['4.12', '2.24', '1.88', '6.65'], 'supply-used'],
   ])('%s', (_name, typed, code) => {
     expect(causesOf(...typed)).toContain(code);
+  });
+
+  it('takes a resistor’s volts whichever way the probes are held: nothing tells its legs apart', () => {
+    const [one, other] = ['2.91', '-2.91'].map((volts) => judgeBench(session, bench('4.79', volts, '1.88')));
+    expect(one!.state).toBe('right');
+    expect(other).toEqual(one);
   });
 
   it('offers a bad contact beside a part-used pack, which reads the same', () => {

@@ -1,10 +1,15 @@
-import type { Measured, MeterFigures } from '../catalogue/meter';
+import { ampRangesFor, type Measured, type MeterFigures } from '../catalogue/meter';
+import type { Circuit } from '../circuit/circuit';
 import { withoutWires } from '../circuit/wires';
-import { hasFigure, isGapped, type Checkpoint, type Held } from '../observe/checkpoint';
-import { burdensFor, drawPoints, drawsLike, type Likeness } from '../observe/draws';
+import { hasFigure, isEitherWay, isGapped, type Checkpoint, type Held } from '../observe/checkpoint';
+import { burdensFor, currentsAlone, drawPoints, drawsLike, type Likeness } from '../observe/draws';
+import { burdenAt, type MeterUse } from '../observe/meter';
 import { mayMove, observe } from '../observe/observe';
+import { rangeShares } from '../observe/ranges';
 import { readingsIn } from '../observe/responses';
-import type { FaultCode, FaultData } from '../parts/mistake';
+import type { Amps } from '../quantities/units';
+import type { Alike, FaultCode, FaultData } from '../parts/mistake';
+import type { Expected } from './expected';
 import { meterUseAt, type Candidate, type FaultContext } from './faults/fault';
 import { everyFault, faultsOf } from './faults/index';
 import { heldForLooks, heldWith } from './looksHeld';
@@ -17,15 +22,53 @@ export interface Signature extends Sight {
   /** A second thing that is wrong at the same bench. */
   readonly also?: { readonly code: FaultCode; readonly data: FaultData };
   readonly prior: number;
+  /** Mistakes that make the same circuit, each with its own weight within `prior`. */
+  readonly alike?: readonly Alike[];
   readonly means: readonly number[];
   readonly covariance: readonly (readonly number[])[];
+  /** At each checkpoint that is a current: what it reads on each of its ranges, as shares of its mean. */
+  readonly onRanges?: readonly (readonly number[])[];
+}
+
+/** A mistake and those that make the same circuit, each with its own weight. */
+export function eachOf({
+  code,
+  data,
+  prior,
+  alike = [],
+}: Pick<Signature, 'code' | 'data' | 'prior' | 'alike'>): Alike[] {
+  const own = alike.reduce((left, one) => left - one.prior, prior);
+  return [{ code, data, prior: own }, ...alike];
 }
 
 /** A checkpoint as a session keeps it. */
 export type JudgedPoint = Checkpoint & {
   /** The largest figure a right build shows there: it decides the meter's usual range. */
   readonly usual: number;
+  /** Ranges of the meter on which a hand may read a current, the usual one first. */
+  readonly ranges?: readonly Amps[];
+  /** The probes may be held either way: a figure counts without its sign. */
+  readonly eitherWay?: boolean;
 };
+
+/** What a session keeps of a checkpoint and of what is expected there. */
+export function judgedPoint({
+  point,
+  worstHigh,
+  ranges,
+}: Pick<Expected, 'point' | 'worstHigh' | 'ranges'>): JudgedPoint {
+  return {
+    ...point,
+    usual: worstHigh,
+    ...(ranges ? { ranges: ranges.map(({ range }) => range) } : {}),
+    ...(isEitherWay(point) ? { eitherWay: true } : {}),
+  };
+}
+
+/** A figure as it counts at a checkpoint. */
+export function asCounted({ eitherWay }: Pick<JudgedPoint, 'eitherWay'>, value: number): number {
+  return eitherWay ? Math.abs(value) : value;
+}
 
 /** All candidates of a lesson, computed once and kept with the session. */
 export interface FaultDictionary {
@@ -77,21 +120,37 @@ export function faultSignatures(
   onProgress?: (done: number) => void,
 ): FaultSignatures {
   const points = context.points.filter(hasFigure);
-  const burdens = burdensFor(context.circuit, points, meter);
+  const alone = currentsAlone(context.circuit, points);
+  const burdens = alone.map((amps) => (amps === undefined ? 0 : burdenAt(meter, amps)));
+  const ranges = alone.map((amps) => (amps === undefined ? [] : ampRangesFor(meter, amps)));
   const signed: { place: number; signature: Signature }[] = [];
   let unsettled = 0;
   const like = likeness(context, points, burdens, samples, seed);
+  const drawn = { points, meter, burdens, ranges, like, samples, seed };
+  // What moves follows the right build's readings, whose meter is counted: on every range by the same share.
+  const rightShares = sharesOf(context.circuit, () => 'right', drawn, alone);
   const candidates = like ? faultsOf(context) : everyFault(context);
   for (const [place, candidate] of candidates.entries()) {
     if (place % share.of !== share.at) continue;
     const seen = observe(withoutWires(candidate.circuit));
-    const figures = figuresOf(candidate, seen, { points, meter, burdens, like, samples, seed });
+    const figures = figuresOf(candidate, seen, drawn)?.map((values, i) =>
+      isEitherWay(points[i]!) ? values.map(Math.abs) : values,
+    );
     if (!figures) unsettled++;
-    else
+    else {
+      const sight = sightOf(candidate, candidate.circuit, context, seen);
+      const onRanges =
+        like || candidate.code === 'right'
+          ? rightShares
+          : sharesOf(candidate.circuit, meterUseAt(candidate), {
+              ...drawn,
+              points: freed(points, candidate),
+            });
       signed.push({
         place,
-        signature: signature(candidate, figures, sightOf(candidate, candidate.circuit, context, seen)),
+        signature: { ...signature(candidate, figures, sight), ...(onRanges ? { onRanges } : {}) },
       });
+    }
     onProgress?.((place + 1) / candidates.length);
   }
   return { signed, unsettled };
@@ -102,9 +161,29 @@ interface Drawn {
   readonly points: readonly Checkpoint[];
   readonly meter: MeterFigures;
   readonly burdens: readonly number[];
+  readonly ranges: readonly (readonly Amps[])[];
   readonly like: Likeness | undefined;
   readonly samples: number;
   readonly seed: number;
+}
+
+/** What a build reads on each range of each current; undefined where there is none to choose. */
+function sharesOf(
+  circuit: Circuit,
+  useAt: (point: Checkpoint) => MeterUse,
+  { points, meter, ranges }: Drawn,
+  alone = currentsAlone(circuit, points),
+): Signature['onRanges'] {
+  if (ranges.every(({ length }) => length < 2)) return undefined;
+  return points.map((point, i) => {
+    const amps = alone[i];
+    if (!isGapped(point) || amps === undefined) return [];
+    return rangeShares(circuit, point, useAt(point), {
+      ranges: ranges[i]!,
+      alone: amps,
+      own: burdenAt(meter, amps),
+    });
+  });
 }
 
 /** The readings of a candidate over its spreads; undefined where it does not settle. */
@@ -131,18 +210,18 @@ function figuresOf(
 /**
  * The shares of all workers as one dictionary.
  *
- * @param expected the largest right figure at each checkpoint, in their order
+ * @param expected the largest right figure at each checkpoint and its ranges, in their order
  */
 export function faultDictionary(
   { points }: Pick<FaultContext, 'points'>,
-  expected: readonly { readonly worstHigh: number }[],
+  expected: readonly Pick<Expected, 'worstHigh' | 'ranges'>[],
   shares: readonly FaultSignatures[],
 ): FaultDictionary {
   const signed = shares.flatMap((share) => share.signed).sort((a, b) => a.place - b.place);
   const looksHeld = heldForLooks(points);
   return {
     ...(looksHeld ? { looksHeld } : {}),
-    points: points.filter(hasFigure).map((point, i) => ({ ...point, usual: expected[i]!.worstHigh })),
+    points: points.filter(hasFigure).map((point, i) => judgedPoint({ ...expected[i]!, point })),
     signatures: signed.map(({ signature: one }) => one),
     unsettled: shares.reduce((sum, share) => sum + share.unsettled, 0),
   };
@@ -211,6 +290,6 @@ function signature(candidate: Candidate, figures: readonly Float64Array[], sight
       return sum / Math.max(1, a.length - 1);
     }),
   );
-  const { data, prior } = candidate;
-  return { ...sight, data, prior, means, covariance };
+  const { data, prior, alike } = candidate;
+  return { ...sight, data, prior, ...(alike ? { alike } : {}), means, covariance };
 }

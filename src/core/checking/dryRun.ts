@@ -56,7 +56,7 @@ export function dryRuns(context: FaultContext, meter: MeterFigures): DryRun[] {
   const sounding = soundsBy(context.circuit);
   const heard = sounding(right.value);
   const runs = faultsOf(context).flatMap((candidate): DryRun[] => {
-    const { code, data, prior } = candidate;
+    const { code, data, prior, alike: same = [] } = candidate;
     // A right build with its knob elsewhere is no mistake to be made, and turned probes do nothing to it.
     if (ASKED_STATES.has(code) && code !== 'button-open' && code !== 'switch-off') return [];
     if (data.byRows) return [];
@@ -74,7 +74,7 @@ export function dryRuns(context: FaultContext, meter: MeterFigures): DryRun[] {
         data,
         ...(harm ? { where: harm.point } : {}),
         prior,
-        alike: [],
+        alike: same.map(({ code: other, data: at }) => ({ code: other, data: at })),
         lamps: lampOutcomes(lit, begun(shown)),
         ...(sound ? { sound } : {}),
         ruins: ruinsIn(shown),
@@ -106,7 +106,7 @@ function together(runs: readonly DryRun[]): DryRun[] {
   }
   return [...groups.values()].map(([first, ...others]) => ({
     ...first!,
-    alike: others.map(({ code, data }) => ({ code, data })),
+    alike: [...first!.alike, ...others.flatMap(({ code, data, alike }) => [{ code, data }, ...alike])],
   }));
 }
 

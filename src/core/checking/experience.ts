@@ -1,5 +1,5 @@
 import type { FaultCode } from '../parts/mistake';
-import type { FaultDictionary } from './dictionary';
+import { eachOf, type FaultDictionary } from './dictionary';
 import { RIGHT_STATES } from './faults/fault';
 
 /** How often each mistake was really found. */
@@ -17,7 +17,7 @@ export function withExperience(dictionary: FaultDictionary, counts: FaultCounts)
   const wrong = dictionary.signatures.filter(({ code }) => !RIGHT_STATES.has(code));
   const total = wrong.reduce((sum, { prior }) => sum + prior, 0);
   const weights = new Map<FaultCode, number>();
-  for (const { code, prior } of wrong) weights.set(code, (weights.get(code) ?? 0) + prior);
+  for (const { code, prior } of wrong.flatMap(eachOf)) weights.set(code, (weights.get(code) ?? 0) + prior);
   const found = [...weights.keys()].reduce((sum, code) => sum + (counts[code] ?? 0), 0);
   if (found === 0 || total === 0) return dictionary;
   const factor = (code: FaultCode) => {
@@ -26,8 +26,11 @@ export function withExperience(dictionary: FaultDictionary, counts: FaultCounts)
   };
   return {
     ...dictionary,
-    signatures: dictionary.signatures.map((one) =>
-      RIGHT_STATES.has(one.code) ? one : { ...one, prior: one.prior * factor(one.code) },
-    ),
+    signatures: dictionary.signatures.map((one) => {
+      if (RIGHT_STATES.has(one.code)) return one;
+      const weighed = eachOf(one).map((each) => ({ ...each, prior: each.prior * factor(each.code) }));
+      const prior = weighed.reduce((sum, each) => sum + each.prior, 0);
+      return { ...one, prior, ...(one.alike ? { alike: weighed.slice(1) } : {}) };
+    }),
   };
 }

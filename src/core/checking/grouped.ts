@@ -1,5 +1,6 @@
 import type { Look } from '../observe/looks';
 import type { FaultCode, FaultData } from '../parts/mistake';
+import { eachOf, type Signature } from './dictionary';
 import { indistinct, type Candidates } from './weigh';
 
 export interface Cause {
@@ -65,17 +66,28 @@ export function grouped(candidates: Candidates, beliefs: readonly number[]): Cau
       ({ lead, causes }) =>
         lead !== undefined && (oneCause(causes[0]!, cause) || indistinct(candidates, lead, place)),
     );
-    if (!same) groups.push({ lead: place, causes: [cause], probability });
+    if (!same) groups.push({ lead: place, causes: byName(cause, signature), probability });
     else {
       // One knob at two places is one cause: the likelier place speaks for both.
       const known = same.causes.some((one) => oneCause(one, cause));
-      if (probability > LISTED_FROM && !known) same.causes.push(cause);
+      if (probability > LISTED_FROM && !known) same.causes.push(...byName(cause, signature));
       same.probability += probability;
     }
   }
   return groups
     .sort((a, b) => b.probability - a.probability)
     .map(({ causes, probability }) => ({ causes, probability }));
+}
+
+/** A cause, and each mistake that makes the same circuit, with its share of the belief. */
+export function byName(cause: Cause, signature: Signature): Cause[] {
+  if (!signature.alike) return [cause];
+  return eachOf(signature).map(({ code, data, prior }) => ({
+    ...cause,
+    code,
+    data,
+    probability: (cause.probability * prior) / signature.prior,
+  }));
 }
 
 /** Places of one knob and stages of one battery are one cause in several strengths. */

@@ -15,6 +15,8 @@ export { columnSummary, type ColumnSummary } from './column';
 export type { Diagnosis } from './diagnosis';
 export {
   drawReadings,
+  asCounted,
+  judgedPoint,
   measuredAt,
   type FaultDictionary,
   type FaultSignatures,

@@ -10,6 +10,23 @@ export interface Taken {
   readonly gain: number;
   /** What its last digits may be off by: each time anew. */
   readonly own: number;
+  /** Of a current: the places of the ranges on which it may have been read, with what the last digits may be off by there. */
+  readonly ways?: readonly { readonly range: number; readonly own: number }[];
+}
+
+/** A reading as it compares with a candidate's mean. */
+type Compared = Pick<Taken, 'point' | 'value' | 'gain' | 'own'>;
+
+/** A reading, of a current on the range that goes best with a candidate, as that would read on the range of its mean. */
+export function comparedWith({ means, onRanges }: Signature, taken: Taken): Compared {
+  const { point, value, gain, ways = [] } = taken;
+  const shares = onRanges?.[point] ?? [];
+  const asRead = ways.map(({ range, own }): Compared => {
+    const share = shares[range] ?? 1;
+    return { point, value: value / share, gain: gain / Math.abs(share), own: own / Math.abs(share) };
+  });
+  const off = (one: Compared) => Math.abs(one.value - means[point]!);
+  return asRead.length > 0 ? asRead.reduce((best, one) => (off(one) < off(best) ? one : best)) : taken;
 }
 
 /** Beyond this many standard deviations a reading excludes a candidate. */
@@ -57,7 +74,7 @@ function partsVariance({ covariance }: Signature, i: number, j: number): number 
 }
 
 /** Whether a reading by itself lies further from a candidate than its parts and the meter allow. */
-function excludes(signature: Signature, { point, value, gain, own }: Taken): boolean {
+function excludes(signature: Signature, { point, value, gain, own }: Compared): boolean {
   const variance = partsVariance(signature, point, point) + RECTANGULAR * (gain ** 2 + own ** 2);
   return (value - signature.means[point]!) ** 2 > EXCLUDED_AT ** 2 * variance;
 }
@@ -66,11 +83,8 @@ function excludes(signature: Signature, { point, value, gain, own }: Taken): boo
  * Natural logarithm of the density of the readings under a candidate: the multivariate t of its drawn circuits, with
  * the meter's variance added, or −Infinity when a reading excludes it.
  */
-export function logLikelihood(
-  signature: Signature,
-  taken: readonly Taken[],
-  meter: readonly string[],
-): number {
+export function logLikelihood(signature: Signature, all: readonly Taken[], meter: readonly string[]): number {
+  const taken = all.map((one) => comparedWith(signature, one));
   if (taken.some((reading) => excludes(signature, reading))) return -Infinity;
   const n = taken.length;
   const matrix = new Float64Array(n * n);

@@ -1,6 +1,6 @@
 import { withCandidates, type Candidates, type Evidence } from './weigh';
 import { RIGHT_STATES } from './faults/fault';
-import { deviation, logLikelihood } from './likelihood';
+import { comparedWith, deviation, logLikelihood } from './likelihood';
 import type { Signature } from './dictionary';
 import { lookLikelihood } from './seen';
 
@@ -31,7 +31,11 @@ export function withPairs(
   pool.forEach((a, i) => {
     for (const b of pool.slice(i + 1)) {
       const [one, other] = [signatures[a]!, signatures[b]!];
-      if (!goTogether(one, other)) continue;
+      if (
+        !goTogether(one, other) ||
+        evidence.taken.some(({ point }) => isOpen(candidates, one, other, point))
+      )
+        continue;
       const prior = priorAlone(candidates, a) * priorAlone(candidates, b);
       const signature = together(candidates, one, other);
       const weight =
@@ -68,7 +72,9 @@ function isExplained(
   const signature = signatures[first]!;
   return (
     evidence.taken.every(
-      ({ point, value }) => Math.abs(value - signature.means[point]!) < SURPRISING * widths[first]![point]!,
+      (taken) =>
+        Math.abs(comparedWith(signature, taken).value - signature.means[taken.point]!) <
+        SURPRISING * widths[first]![taken.point]!,
     ) && evidence.looks.every((look) => lookLikelihood(signature, right, [look]) > Math.log(SURPRISING_WORD))
   );
 }
@@ -77,13 +83,13 @@ function isExplained(
 function poolOf({ dictionary, widths }: Candidates, { taken }: Evidence): number[] {
   const seen = new Set<string>();
   return dictionary.signatures
-    .map(({ means }, place) => ({
+    .map((signature, place) => ({
       place,
-      left: taken.reduce(
-        (sum, { point, value }) =>
-          sum + Math.min(UNEXPLAINED, Math.abs(value - means[point]!) / widths[place]![point]!) ** 2,
-        0,
-      ),
+      left: taken.reduce((sum, one) => {
+        const { point, value } = comparedWith(signature, one);
+        const off = Math.abs(value - signature.means[point]!) / widths[place]![point]!;
+        return sum + Math.min(UNEXPLAINED, off) ** 2;
+      }, 0),
     }))
     .filter(({ place }) => {
       const { code, means } = dictionary.signatures[place]!;
@@ -118,7 +124,9 @@ function together({ right }: Candidates, one: Signature, other: Signature): Sign
       if (i !== j) return 0;
       const plain = right.means[i]!;
       const smaller = Math.min(Math.abs(one.means[i]! - plain), Math.abs(other.means[i]! - plain));
-      return Math.max(one.covariance[i]![i]!, other.covariance[i]![i]!) + (TOGETHER * smaller) ** 2;
+      const turned = isTurned(plain, one.means[i]!) || isTurned(plain, other.means[i]!);
+      const unsure = turned ? 0 : TOGETHER * smaller;
+      return Math.max(one.covariance[i]![i]!, other.covariance[i]![i]!) + unsure ** 2;
     }),
   );
   const lamps = [...new Set([right, one, other].flatMap(({ looks }) => Object.keys(looks)))];
@@ -135,6 +143,7 @@ function together({ right }: Candidates, one: Signature, other: Signature): Sign
     prior: 0,
     means,
     covariance,
+    ...(first.onRanges ? { onRanges: first.onRanges } : {}),
     looks: Object.fromEntries(looks),
     colour: one.colour ?? other.colour,
     hot: one.hot || other.hot,
@@ -144,6 +153,23 @@ function together({ right }: Candidates, one: Signature, other: Signature): Sign
 
 /** What two mistakes read together, from what each reads alone. */
 function jointly(plain: number, one: number, other: number): number {
+  // Probes the other way round turn whatever stands there.
+  if (isTurned(plain, one)) return -other;
+  if (isTurned(plain, other)) return -one;
   const multiplies = plain !== 0 && one / plain > 0 && other / plain > 0;
   return multiplies ? (one * other) / plain : one + other - plain;
+}
+
+/**
+ * Whether nothing is known of what two do to a reading together: one takes it all away, or turns it, where the other
+ * makes it more.
+ */
+function isOpen({ right }: Candidates, one: Signature, other: Signature, point: number): boolean {
+  const [plain, a, b] = [right.means[point]!, one.means[point]!, other.means[point]!];
+  if (isTurned(plain, a) || isTurned(plain, b) || (a / plain > 0 && b / plain > 0)) return false;
+  return (a - plain) * (b - plain) < 0;
+}
+
+function isTurned(plain: number, reads: number): boolean {
+  return plain !== 0 && Math.abs(reads + plain) < 1e-6 * Math.abs(plain);
 }

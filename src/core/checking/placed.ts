@@ -10,6 +10,8 @@ const SHOWS_AS: Readonly<Partial<Record<FaultCode, readonly PlacedWord[]>>> = {
   'zener-reversed': ['turned'],
   'part-reversed': ['turned'],
   'supply-reversed': ['turned'],
+  'cell-reversed': ['turned'],
+  'lead-off': ['astray', 'missing'],
   'chip-turned': ['turned'],
   'pins-exchanged': ['turned', 'astray'],
   'pin-leads-exchanged': ['astray'],
@@ -43,11 +45,18 @@ export interface PlacedMistake {
   readonly code: FaultCode;
   readonly data: FaultData;
   readonly also?: { readonly code: FaultCode; readonly data: FaultData } | undefined;
+  /** Mistakes that make the same circuit: it may be any of them that is seen. */
+  readonly alike?: readonly { readonly code: FaultCode; readonly data: FaultData }[] | undefined;
 }
 
 /** Chance that a word is said of a part of a build with such a mistake. */
-export function placedChance({ code, data, also }: PlacedMistake, part: string, word: PlacedWord): number {
-  return Math.max(chanceOf(code, data, part, word), also ? chanceOf(also.code, also.data, part, word) : 0);
+export function placedChance(
+  { code, data, also, alike = [] }: PlacedMistake,
+  part: string,
+  word: PlacedWord,
+): number {
+  const any = [{ code, data }, ...(also ? [also] : []), ...alike];
+  return Math.max(...any.map((one) => chanceOf(one.code, one.data, part, word)));
 }
 
 function chanceOf(code: FaultCode, data: FaultData, part: string, word: PlacedWord): number {

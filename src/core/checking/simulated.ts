@@ -1,11 +1,21 @@
-import { isWatched, meterHalfWidth, rangeFor, type MeterFigures } from '../catalogue/meter';
+import {
+  ampRangesFor,
+  isWatched,
+  lastDigitOf,
+  meterHalfWidth,
+  rangeFor,
+  type MeterFigures,
+} from '../catalogue/meter';
 import type { Circuit, Part } from '../circuit/circuit';
 import { deviceOf } from '../circuit/deviceOf';
 import { withoutWires } from '../circuit/wires';
 import type { Spread } from '../devices/device';
 import { keyOf, uniform } from '../numerics/random';
-import { typicalReadings } from '../observe/draws';
+import { isGapped, type Gapped } from '../observe/checkpoint';
+import { currentsAlone, typicalReadings } from '../observe/draws';
+import { burdenAt, type MeterUse } from '../observe/meter';
 import { observe } from '../observe/observe';
+import { rangeShares } from '../observe/ranges';
 import { drawn } from '../tolerance/draw';
 import { freed, measuredAt, type JudgedPoint } from './dictionary';
 import { meterUseAt, type Candidate, type FaultContext } from './faults/fault';
@@ -20,6 +30,8 @@ export interface Chance {
   readonly wider?: number;
   /** How far off the meter's reading is, in shares of its limit: −1 to 1. */
   readonly gain?: number;
+  /** Currents are read on the range beside the usual one, where that is an ordinary choice. */
+  readonly beside?: boolean;
 }
 
 /** A reading as somebody notes it: every digit that the meter shows. */
@@ -73,22 +85,58 @@ export function simulatedBench(
   chance: Chance,
 ): SimulatedBench {
   const circuit = drawnCircuit(candidate.circuit, chance);
-  const truths = typicalReadings(circuit, freed(points, candidate), meterUseAt(candidate), meter);
+  const asHeld = freed(points, candidate);
+  const useAt = meterUseAt(candidate);
+  const truths = typicalReadings(circuit, asHeld, useAt, meter);
+  const currents = currentsAlone(circuit, asHeld);
   return {
     shown: points.map((point, i) => {
       const truth = truths[i];
-      return truth === undefined
-        ? undefined
-        : { point: point.id, ...shownAt(point, truth, meter, chance, i) };
+      if (truth === undefined) return undefined;
+      const [held, alone] = [asHeld[i]!, currents[i]];
+      const ranged =
+        isGapped(held) && alone !== undefined
+          ? onRange(circuit, held, useAt(held), { alone, truth, meter, beside: chance.beside })
+          : { value: truth };
+      return { point: point.id, ...shownAt(point, ranged, meter, chance, i) };
     }),
     sight: sightOf(candidate, withoutWires(circuit), around, observe(withoutWires(circuit))),
   };
 }
 
+/** A true figure, of a current on the range that was taken. */
+interface OnRange {
+  readonly value: number;
+  readonly range?: number;
+}
+
+interface Current {
+  readonly alone: number;
+  readonly truth: number;
+  readonly meter: MeterFigures;
+  readonly beside: boolean | undefined;
+}
+
+/** A current as it flows through the range that is taken: the usual one where the other is not wished, or overflows. */
+function onRange(
+  circuit: Circuit,
+  point: Gapped,
+  use: MeterUse,
+  { alone, truth, meter, beside }: Current,
+): OnRange {
+  const [usual, other] = ampRangesFor(meter, Math.max(Math.abs(alone), Math.abs(truth)));
+  if (beside && other !== undefined) {
+    const way = { ranges: [other], alone: truth, own: burdenAt(meter, alone) };
+    const value = truth * rangeShares(circuit, point, use, way)[0]!;
+    if (Math.abs(value) < other) return { value, range: other };
+  }
+  return { value: truth, range: usual! };
+}
+
 /** What the meter, the watch or the ear makes of a true figure. */
 function shownAt(
   point: JudgedPoint,
-  truth: number,
+  { value: truth, range: taken }: OnRange,
   meter: MeterFigures,
   { seed, gain = 0 }: Chance,
   i: number,
@@ -99,8 +147,8 @@ function shownAt(
     const half = meterHalfWidth(meter, measured, { value: truth, range: 0, step: 0 });
     return { value: truth === 0 ? 0 : Math.max(0, truth + noise * half), step: 0 };
   }
-  const range = rangeFor(meter, measured, Math.max(Math.abs(truth), Math.abs(point.usual)));
-  const step = range / (meter.counts + 1);
+  const range = taken ?? rangeFor(meter, measured, Math.max(Math.abs(truth), Math.abs(point.usual)));
+  const step = lastDigitOf(meter, range);
   const { share, counts } = meter[measured];
   const off = truth * (1 + gain * share) + noise * counts * step;
   return { value: Math.round(off / step) * step, step };

@@ -2,7 +2,7 @@ import { choiceWith, patternSheet, requestWith, ROUGH } from '../../../tests/sup
 import { DEFAULT_METER } from '../catalogue/meter';
 import type { PatternId } from '../patterns/index';
 import { faultContext, sessionExpectation } from '../sheet/expectation';
-import { candidatesIn, judgeBench, SETTLED, type Noted } from './bench';
+import { candidatesIn, judgeBench, mistakesIn, SETTLED, type Noted } from './bench';
 import { faultsOf } from './faults/index';
 import { STARTING_COUNT, withExperience } from './experience';
 import { risksOf } from './risks';
@@ -123,6 +123,47 @@ describe('a bench judged as a whole', () => {
     expect(judged.state).toBe('off');
     const named = judged.diagnosis!.groups.slice(0, 3).flatMap(({ causes }) => causes);
     expect(named.some(({ code, also }) => [code, also?.code].includes('wrong-resistor'))).toBe(true);
+  });
+
+  it('has a verdict of its own for a right build whose pack is tired, and it is what the house takes it for', () => {
+    const { session } = lesson('single');
+    const bench = simulated(lesson('single'), 'supply-tired', 3);
+    const all = bench.shown.map((one) => one!);
+    for (const tiredPack of ['right', 'off'] as const) {
+      const { state, tired, diagnosis } = judgeBench({ ...session, tiredPack }, all);
+      expect({ state, tired }).toEqual({ state: tiredPack, tired: true });
+      expect(diagnosis!.groups[0]!.causes[0]!.code).toMatch(/^supply-(tired|used)$/u);
+    }
+    // A lamp that is dark does not work, whatever the pack.
+    const dark = judgeBench(session, all, [{ lamp: 'D1', word: 'dark' }]);
+    expect(dark.tired).toBeUndefined();
+    const { tiredPack: _chosen, ...earlier } = session;
+    expect(judgeBench(earlier, all).tired).toBeUndefined();
+  });
+
+  it('names every mistake that makes the same circuit, by its part', () => {
+    const { session } = lesson('single');
+    const { groups } = judgeBench(session, [
+      { point: 'R1', value: 0, step: 0.01 },
+      { point: 'current', value: 0, step: 1e-5 },
+      { point: 'pack', value: 4.8, step: 0.01 },
+    ]).diagnosis!;
+    const open = groups.find(({ causes }) => causes.some(({ code }) => code === 'jumper-missing'))!;
+    const strays = open.causes.filter(({ code }) => code === 'leg-astray').map(({ data }) => data.part);
+    expect(strays).toEqual(expect.arrayContaining(['D1', 'R1']));
+    const sum = groups.flatMap(({ causes }) => causes).reduce((all, { probability }) => all + probability, 0);
+    expect(sum).toBeLessThanOrEqual(1 + 1e-9);
+    const known = mistakesIn(session).filter(({ code, data }) => code === 'leg-astray' && data.part === 'D1');
+    expect(known.map(({ data }) => data.pin).sort()).toEqual(['anode', 'cathode']);
+  });
+
+  it('knows of one cell turned in its holder', () => {
+    const { session, context } = lesson('single');
+    const turned = faultsOf(context).find(({ code }) => code === 'cell-reversed')!;
+    // Three cells of 1.6 V, one of them against the others.
+    expect(turned.data.volts).toBeCloseTo(1.6, 6);
+    const { groups } = judgeBench(session, [{ point: 'pack', value: 1.6, step: 0.01 }]).diagnosis!;
+    expect(groups[0]!.causes[0]!.code).toBe('cell-reversed');
   });
 
   it('says what each outcome of the next measurement would mean', () => {

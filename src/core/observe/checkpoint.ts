@@ -48,6 +48,14 @@ export function isGapped(point: Checkpoint): point is Gapped {
   return point.measure === 'amps' || point.measure === 'meanAmps';
 }
 
+/** Parts whose legs nothing tells apart: either probe may be on either of them. */
+const ALIKE_LEGS: ReadonlySet<ThingKind> = new Set(['resistor', 'ldr']);
+
+/** Whether the probes may be held either way round, so that the sign of a figure says nothing. */
+export function isEitherWay(point: Checkpoint): boolean {
+  return isProbed(point) && ALIKE_LEGS.has(point.kind);
+}
+
 /** A checkpoint with a watch or by counting. */
 export function isTimed(point: Checkpoint): boolean {
   return point.measure === 'hertz' || point.measure === 'seconds';

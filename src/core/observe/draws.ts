@@ -1,9 +1,10 @@
 import type { MeterFigures } from '../catalogue/meter';
 import type { Circuit } from '../circuit/circuit';
 import { keyOf, uniform } from '../numerics/random';
+import type { Amps } from '../quantities/units';
 import { accepted, finding, refused, type Outcome } from '../findings/finding';
 import { bandsOf, drawSlice, everyDraw, type Band, type BandOptions } from '../tolerance/bands';
-import { isGapped, isProbed, isTimed, KEPT_SHARE, type Checkpoint } from './checkpoint';
+import { isEitherWay, isGapped, isProbed, isTimed, KEPT_SHARE, type Checkpoint } from './checkpoint';
 import { benchesFor, byMotion, observeHeld, type Place } from './benches';
 import { hearsSound, withHeld } from './held';
 import { burdenAt, type MeterUse } from './meter';
@@ -133,12 +134,22 @@ export function burdensFor(
   meter: MeterFigures,
   plain?: Observation,
 ): number[] {
+  return currentsAlone(circuit, points, plain).map((amps) =>
+    amps === undefined ? 0 : burdenAt(meter, amps),
+  );
+}
+
+/** The current at each checkpoint that opens a loop, while no meter is in it; undefined at others. */
+export function currentsAlone(
+  circuit: Circuit,
+  points: readonly Checkpoint[],
+  plain?: Observation,
+): (Amps | undefined)[] {
   return points.map((point) => {
-    if (!isGapped(point)) return 0;
-    if (plain && !point.held) return burdenAt(meter, gapAmps(plain, point));
+    if (!isGapped(point)) return undefined;
+    if (plain && !point.held) return gapAmps(plain, point);
     const seen = observe(withHeld(circuit, point.held));
-    if (!seen.ok) return burdenAt(meter, 0);
-    return burdenAt(meter, gapAmps(seen.value, point));
+    return seen.ok ? gapAmps(seen.value, point) : 0;
   });
 }
 
@@ -170,7 +181,8 @@ export function bandPoints(
     if (!responses) continue;
     const drawn = drawResponses(responses, options.seed, options.samples).map((values) => values.sort());
     bandResponses(group, responses, drawn, options.coverage).forEach((band, k) => {
-      found[own[k]!.i] = { band: kept(group[k]!, band), sorted: drawn[k]!, unsettled: 0 };
+      const point = group[k]!;
+      found[own[k]!.i] = { band: folded(point, kept(point, band)), sorted: drawn[k]!, unsettled: 0 };
     });
   }
   for (const bench of benchesFor(circuit, still, () => 'right', burdens)) {
@@ -180,7 +192,8 @@ export function bandPoints(
     if (!bands.ok) return bands;
     bench.points.forEach((place, k) => {
       const { unsettled, sorted } = bands.value;
-      found[place] = { band: tidied(bands.value.bands[k]!), sorted: sorted[k]!, unsettled };
+      const band = tidied(bands.value.bands[k]!);
+      found[place] = { band: folded(points[place]!, band), sorted: sorted[k]!, unsettled };
     });
   }
   const missed = points.find((_, i) => !found[i]);
@@ -200,6 +213,24 @@ function tidied(band: Band): Band {
     high: none(high),
     worstLow: none(worstLow),
     worstHigh: none(worstHigh),
+  };
+}
+
+/** Where the probes may be held either way a band is that of the figure without its sign. */
+function folded(point: Checkpoint, band: Band): Band {
+  const { low, high, worstLow, worstHigh, typical } = band;
+  if (!isEitherWay(point) || worstLow >= 0) return band;
+  const fold = (from: number, to: number) =>
+    from >= 0 ? [from, to] : to <= 0 ? [-to, -from] : [0, Math.max(-from, to)];
+  const [least, most] = fold(worstLow, worstHigh);
+  const [lower, upper] = fold(low, high);
+  return {
+    ...band,
+    typical: Math.abs(typical),
+    low: lower!,
+    high: upper!,
+    worstLow: least!,
+    worstHigh: most!,
   };
 }
 

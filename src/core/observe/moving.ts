@@ -35,20 +35,21 @@ const OFTEN = 250;
 const AFTERWARDS = 1.25;
 
 /** Timers set their own pace, hands theirs: each is followed until it has gone round a few times. Every step is recorded. */
-function followTimers(circuit: Circuit, shown: Circuit, often: number): Outcome<Moving> {
+function followTimers(
+  circuit: Circuit,
+  shown: Circuit,
+  often: number,
+  chattered: Seconds = Math.max(0, ...circuit.parts.map((part) => chatterOf(part, circuit))),
+): Outcome<Moving> {
   const timers = circuit.parts.filter((part) => isKind(part, 'timer')).length;
-  const chattered = Math.max(0, ...circuit.parts.map((part) => chatterOf(part, circuit)));
-  const enough = (events: readonly Switching[]) =>
-    seenEnough(
-      events.filter(({ time }) => time >= chattered),
-      timers,
-      often,
-    );
+  const enough = (events: readonly Switching[]) => seenEnough(events, timers, often, chattered);
   const released = Math.max(0, ...circuit.parts.map(releasedAt));
   const longest = released + Math.min(LONGEST, CONSTANTS * slowestOf(withoutWires(circuit)));
   const plan = { seconds: longest, settle: chattered, skip: 1, samples: 'steps' } as const;
   const first = run(circuit, plan, { enough });
   if (!first.ok) return first;
+  // What goes round so often within that time chatters for good.
+  if (first.value.ended < chattered) return followTimers(circuit, shown, often, 0);
   const gone = asRepeating(circuit, first.value, (from) => run(from, plan, { enough }));
   const told = (): Moving => {
     const seen = seenIn(gone, shown);
@@ -134,9 +135,14 @@ function ohmsOf(params: object): number {
   return 'ohms' in params && typeof params.ohms === 'number' ? params.ohms : 0;
 }
 
-function seenEnough(events: readonly Switching[], timers: number, often: number): boolean {
-  const counts = [...risesOf(events).values()];
-  if (counts.some((count) => count >= often)) return true;
+function seenEnough(
+  events: readonly Switching[],
+  timers: number,
+  often: number,
+  chattered: Seconds,
+): boolean {
+  if ([...risesOf(events).values()].some((count) => count >= often)) return true;
+  const counts = [...risesOf(events.filter(({ time }) => time >= chattered)).values()];
   return counts.length === timers && counts.every((count) => count >= 2 + ROUNDS);
 }
 

@@ -43,7 +43,8 @@ export function read(
     const now = circuit === seen.circuit ? accepted(seen) : observe(circuit);
     return now.ok ? watched(now.value, point) : now;
   }
-  const burden = isGapped(point) ? burdenAt(meter, gapAmps(seen, point)) : 0;
+  const alone = isGapped(point) ? gapAmps(seen, point) : 0;
+  const burden = isGapped(point) ? burdenAt(meter, alone) : 0;
   const put = metered(circuit, point, use, burden);
   if (!put) return refused(finding('not-on-board', { part: point.part, kind: point.kind }));
   const during = observe(put.circuit);
@@ -51,7 +52,11 @@ export function read(
   const amps = meterAmps(during.value, 'by' in point ? point.by : undefined);
   const shown = put.shows === 'volts' ? amps * VOLTMETER_OHMS : amps;
   const value = put.shows === 'nothing' ? 0 : put.sign * shown;
-  const range = rangeFor(meter, put.shows === 'amps' ? 'amps' : 'volts', value);
+  // What flows before the meter goes in decides its range.
+  const range =
+    put.shows === 'amps'
+      ? rangeFor(meter, 'amps', Math.max(Math.abs(alone), Math.abs(value)))
+      : rangeFor(meter, 'volts', value);
   return accepted({
     kind: 'figure',
     value: settled(value),

@@ -102,7 +102,8 @@ function currentIn(seen: Observation, { gap, by }: Gapped): number {
   return (gap.pin === first ? -1 : 1) * reportOf(seen, gap.part).amps;
 }
 
-function currentWith(
+/** What a meter shows, in amperes through it, that is put into a build at a checkpoint; undefined where it cannot be. */
+export function currentWith(
   circuit: Circuit,
   point: Probed | Gapped,
   use: MeterUse,

@@ -34,10 +34,13 @@ export type FaultCode =
   | 'pin-leads-exchanged'
   | 'pin-leads-shifted'
   | 'pin-no-output'
+  | 'program-other-pin'
   // supplies
   | 'supply-tired'
   | 'supply-reversed'
   | 'supply-dead'
+  | 'cell-reversed'
+  | 'lead-off'
   | 'supply-limited'
   | 'bad-contact'
   // between the parts
@@ -83,6 +86,15 @@ export interface Mistake {
   readonly data: FaultData;
   readonly prior: number;
   readonly circuit: Circuit;
+  /** Other mistakes that make the same circuit; `prior` is that of all of them together. */
+  readonly alike?: readonly Alike[];
+}
+
+/** A mistake by its name, and its own weight. */
+export interface Alike {
+  readonly code: FaultCode;
+  readonly data: FaultData;
+  readonly prior: number;
 }
 
 /** The data of a mistake that is made with one part. */

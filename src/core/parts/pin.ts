@@ -8,6 +8,10 @@ import { UNPOLARISED } from './polarity';
 /** Ohms that hold an input up inside the chip: what a pin has that the program did not make an output. */
 const PULL_UP_OHMS = 3.5e4;
 
+/** How often leads side by side are exchanged, and leads further apart. */
+const NEIGHBOURS = 1.2;
+const FURTHER = 0.3;
+
 /** A pin belongs to its controller, which is placed as a whole: what goes wrong is where its lead goes, and its program. */
 export const pin: PartTraits<'pin'> = {
   kind: 'pin',
@@ -22,15 +26,15 @@ export const pin: PartTraits<'pin'> = {
   mistakes(part, { circuit }) {
     const pins = pinsBeside(circuit, part);
     const place = pins.findIndex(({ id }) => id === part.id);
-    const next = pins[place + 1];
     const set = (change: Partial<PartOf<'pin'>['params']>) =>
       withPart(circuit, part.id, () => ({ ...part, params: { ...part.params, ...change } }));
     const found: Mistake[] = [
       {
         code: 'pin-lead-astray',
         data: at(part),
-        prior: 1,
+        prior: 1.6,
         circuit: led(circuit, new Map([[part.id, astray(part)]])),
+        alike: [{ code: 'program-other-pin', data: at(part), prior: 0.6 }],
       },
     ];
     if (part.params.drive !== 'input')
@@ -40,18 +44,16 @@ export const pin: PartTraits<'pin'> = {
         prior: 0.6,
         circuit: set({ ohms: PULL_UP_OHMS }),
       });
-    if (next) {
+    for (const [k, other] of pins.slice(place + 1).entries()) {
+      const crossed = new Map([
+        [part.id, netOf(other)],
+        [other.id, netOf(part)],
+      ]);
       found.push({
         code: 'pin-leads-exchanged',
-        data: at(part, { other: next.id }),
-        prior: 1.2,
-        circuit: led(
-          circuit,
-          new Map([
-            [part.id, netOf(next)],
-            [next.id, netOf(part)],
-          ]),
-        ),
+        data: at(part, { other: other.id }),
+        prior: k === 0 ? NEIGHBOURS : FURTHER,
+        circuit: led(circuit, crossed),
       });
     }
     if (place === 0 && pins.length > 2) {

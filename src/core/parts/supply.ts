@@ -1,4 +1,4 @@
-import { supplyFigures } from '../catalogue/supplies';
+import { SUPPLIES, supplyFigures } from '../catalogue/supplies';
 import { withPart, type Part, type PartOf } from '../circuit/circuit';
 import { observe } from '../observe/observe';
 import { NO_ROOM } from './footprint';
@@ -45,6 +45,8 @@ export const supply: PartTraits<'supply'> = {
         circuit: changed({ volts: 0, ohms: Math.max(1, ohms) }),
       },
       { code: 'bad-contact', data: at(part), prior: 0.4, circuit: changed({ ohms: ohms + 100 }) },
+      ...turnedCell(part, around, changed),
+      ...leadsOff(part, around),
       ...(around.supply.kind === 'bench' ? limited(part, around, changed) : []),
     ];
   },
@@ -86,6 +88,28 @@ function ageing(part: PartOf<'supply'>, { supply: choice }: Surroundings, change
   });
   const circuit = changed({ volts: tired.volts, ohms: tired.ohms, tolerance: 0.06 });
   return [...used, { code: 'supply-tired', data: at(part), prior: 3, circuit }];
+}
+
+/** One of its leads in no row that leads anywhere: it gives its volts, and nothing flows. */
+function leadsOff(part: PartOf<'supply'>, { circuit }: Surroundings): Mistake[] {
+  if (part.body) return [];
+  return (['plus', 'minus'] as const).map((pin): Mistake => ({
+    code: 'lead-off',
+    data: at(part, { pin }),
+    prior: 0.2,
+    circuit: withPart(circuit, part.id, () => ({
+      ...part,
+      pins: { ...part.pins, [pin]: `${part.id} ${pin} off` },
+    })),
+  }));
+}
+
+/** Of several cells in a holder one lies the wrong way round, and takes away what another gives. */
+function turnedCell(part: PartOf<'supply'>, { supply: choice }: Surroundings, changed: Change): Mistake[] {
+  const { kind, cells } = choice;
+  if (cells < 2 || SUPPLIES[kind].cellsMost < 2) return [];
+  const volts = (part.params.volts * (cells - 2)) / cells;
+  return [{ code: 'cell-reversed', data: at(part, { volts }), prior: 0.3, circuit: changed({ volts }) }];
 }
 
 function limited(part: PartOf<'supply'>, { circuit }: Surroundings, changed: Change): Mistake[] {

@@ -27,5 +27,11 @@ export const transistor: PartTraits<'transistor'> = {
       prior: 0.6,
       circuit: exchanged(circuit, part, 'base', 'collector'),
     },
+    {
+      code: 'pins-exchanged',
+      data: at(part, { pin: 'base', other: 'emitter' }),
+      prior: 0.4,
+      circuit: exchanged(circuit, part, 'base', 'emitter'),
+    },
   ],
 };

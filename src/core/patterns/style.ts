@@ -31,6 +31,8 @@ export const styleSchema = z.strictObject({
   tables: z.enum(CSV_DIALECTS).default('comma'),
   /** What causes are weighed by beforehand: the faults that this house has found, or the starting figures alone. */
   causes: z.enum(['logbook', 'starting figures']).default('logbook'),
+  /** What a right build is whose pack is tired, while it still works. */
+  tiredPack: z.enum(['right', 'off']).default('right'),
 });
 export type HouseStyle = z.output<typeof styleSchema>;
 

@@ -63,7 +63,13 @@ export function sessionExpectation(
   shares: readonly FaultSignatures[] = [sessionSignatures(sheet, request)],
 ): SessionExpectation {
   const dictionary = faultDictionary(faultContext(sheet, request), sheet.expected.points, shares);
-  return { expected: sheet.expected, dictionary, meter: request.meter, limits: limitsOf(sheet) };
+  return {
+    expected: sheet.expected,
+    dictionary,
+    meter: request.meter,
+    tiredPack: request.style.tiredPack,
+    limits: limitsOf(sheet),
+  };
 }
 
 function samplesFor({ circuit }: Sheet): number {

@@ -14,16 +14,16 @@ interface CauseProps {
 /** The likeliest cause at the end of a row, how sure it is, and what would settle it. */
 export function CauseWords({ judged, points, judgedPoints, seen }: CauseProps) {
   const { diagnosis, state } = judged;
-  if (state === 'right') return <RightWords {...{ judged, points, judgedPoints }} />;
-  const first = diagnosis?.groups[0];
-  if (!first) return null;
-  if (isTiredPack(judged, seen))
+  if (judged.tired || isTiredPack(judged, seen))
     return (
       <>
         <strong>Built right, pack tired</strong>
-        <div className="small-print">a fresh pack, or leave it</div>
+        <div className="small-print">a fresh pack{state !== 'off' && ', or leave it'}</div>
       </>
     );
+  if (state === 'right') return <RightWords {...{ judged, points, judgedPoints }} />;
+  const first = diagnosis?.groups[0];
+  if (!first) return null;
   if (state === 'close') return <CloseCall {...{ judged, points, judgedPoints, seen }} />;
   const next = nextWords(diagnosis, judgedPoints);
   const second = diagnosis.groups[1];
@@ -57,7 +57,7 @@ function RightWords({ judged: { diagnosis, next, risk = 0 }, judgedPoints }: Cau
 
 const WEAK_PACK: ReadonlySet<string> = new Set(['supply-tired', 'supply-used']);
 
-/** Everything is measured, and nothing but the pack explains it: that is a verdict, not a close call. */
+/** The same of a session from before that was a verdict of its own: everything is measured, and only the pack explains it. */
 function isTiredPack({ state, diagnosis }: JudgedBench, seen: string | undefined): boolean {
   const looksRight = seen === undefined || seen === 'ok';
   const [first] = diagnosis?.groups[0]?.causes ?? [];

@@ -11,7 +11,8 @@ import {
   type JudgedBench,
   type JudgedPoint,
 } from '@/core';
-import { likeliestWords } from '@/messages/causes';
+import { likeliestWords, restWords } from '@/messages/causes';
+import { capital } from '@/messages/grammar';
 import { pointName } from '@/messages/points';
 import { looksWords } from '@/messages/seen';
 import { nextHeading, outcomeRows, shareWords, standingWords } from '@/messages/why';
@@ -87,6 +88,7 @@ export function Why(props: Props) {
                   <th scope="row">
                     <span className="letter">{letter(k)}</span>{' '}
                     {likeliestWords({ groups: [group] }, judgedPoints)}
+                    <div className="small-print">{capital(restWords(group, judgedPoints))}</div>
                   </th>
                   <td>{shareWords(group.probability)}</td>
                   {measured.map(({ point, i, value }) => (

@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { benchContextSchema } from '@/core';
+import { benchContextSchema, mistakesIn } from '@/core';
 import { causeWords } from '@/messages/causes';
 import { issueSentence } from '@/messages/issues';
 import { sentences } from '@/messages/findings';
@@ -119,7 +119,7 @@ export async function faultFound(
       return done(await addFound({ ...known, cause: { code: 'something-else', data: {} }, words }));
     // Only what the session knows of is counted.
     const told = JSON.stringify(known.cause.data);
-    const cause = dictionary.signatures.find(
+    const cause = mistakesIn({ dictionary }).find(
       ({ code, data }) => code === known.cause.code && JSON.stringify(data) === told,
     );
     if (!cause) return failed('This session knows of no such fault. Load the page again.');

@@ -1,4 +1,4 @@
-import { columnUnit, formatPlain, formatQuantity, heldForLooks, type Sheet } from '@/core';
+import { columnUnit, formatPlain, formatQuantity, heldForLooks, judgedPoint, type Sheet } from '@/core';
 import { lessonLine } from '@/messages/lessonLine';
 import { heldWords, pointName, probeWords } from '@/messages/points';
 import { longDayName } from '@/ui/dates';
@@ -64,7 +64,7 @@ export function PrintedChecks({ title, sheet, group, onDate, students }: Props) 
         {held && <li>lamps: {held}, and look.</li>}
         {points.map((point) => (
           <li key={point.id}>
-            {pointName(point.point)}: {probeWords(point.point)}. Typical{' '}
+            {pointName(point.point)}: {probeWords(judgedPoint(point))}. Typical{' '}
             {formatQuantity(point.typical, point.unit)}
             {point.burden !== undefined &&
               `, the meter’s own ${formatQuantity(point.burden, 'Ω', 2)} counted in`}

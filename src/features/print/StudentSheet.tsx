@@ -1,5 +1,13 @@
 import { QRCodeSVG } from 'qrcode.react';
-import { bandsFor, formatQuantity, type Diagram, type HouseStyle, type Level, type Sheet } from '@/core';
+import {
+  bandsFor,
+  formatQuantity,
+  judgedPoint,
+  type Diagram,
+  type HouseStyle,
+  type Level,
+  type Sheet,
+} from '@/core';
 import { Meanings } from '@/features/glossary/Meanings';
 import { BoardDrawing } from '@/features/plan/BoardDrawing';
 import { CircuitDiagram } from '@/features/plan/CircuitDiagram';
@@ -162,8 +170,8 @@ function Readings({ sheet }: { sheet: Sheet }) {
       <table className="table">
         <Heads columns={[['where'], ['I think'], ['I read']]} />
         <tbody>
-          {sheet.expected.points.map(({ id, point }) => (
-            <tr key={id} className="write-row">
+          {sheet.expected.points.map(judgedPoint).map((point) => (
+            <tr key={point.id} className="write-row">
               <th scope="row">
                 {pointName(point)} <span className="small-print">{probeWords(point)}</span>
               </th>

@@ -85,6 +85,10 @@ const QUESTIONS = {
     label: 'Weigh causes at Check by',
     why: 'The logbook: each fault that was found counts beside thirty of the starting figures, in sessions given from then on.',
   },
+  tiredPack: {
+    label: 'A right build with a tired pack is',
+    why: 'As long as it works. Either way its row says so; benches of sessions given from then on.',
+  },
   tables: {
     label: 'Tables (CSV) are written with',
     why: 'As this house’s spreadsheet opens them. Either is read when a table is brought in.',
@@ -139,7 +143,17 @@ export function StyleForm({ style, version }: { style: HouseStyle; version: numb
   const save = handleSubmit(saving.save);
   const select = (
     name:
-      'rounding' | 'age' | 'side' | 'values' | 'bands' | 'wires' | 'lamps' | 'symbol' | 'tables' | 'causes',
+      | 'rounding'
+      | 'age'
+      | 'side'
+      | 'values'
+      | 'bands'
+      | 'wires'
+      | 'lamps'
+      | 'symbol'
+      | 'tables'
+      | 'causes'
+      | 'tiredPack',
     options: readonly (readonly [string, string])[],
   ) => (
     <Row name={name}>
@@ -185,6 +199,10 @@ export function StyleForm({ style, version }: { style: HouseStyle; version: numb
       {select('causes', [
         ['logbook', 'the faults this house has found'],
         ['starting figures', 'the starting figures alone'],
+      ])}
+      {select('tiredPack', [
+        ['right', 'right'],
+        ['off', 'off, until it has a fresh one'],
       ])}
       {select('bands', [
         ['4', '4 bands'],

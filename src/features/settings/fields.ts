@@ -18,6 +18,7 @@ export const STYLE_FIELDS: FieldNames = {
   currency: 'The currency',
   tables: 'How tables are written',
   causes: 'What causes are weighed by',
+  tiredPack: 'What a right build with a tired pack is',
 };
 
 export const METER_FIELDS: FieldNames = {

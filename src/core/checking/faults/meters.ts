@@ -1,4 +1,4 @@
-import { isGapped, isProbed } from '../../observe/checkpoint';
+import { isEitherWay, isGapped, isProbed } from '../../observe/checkpoint';
 import type { MeterUse } from '../../observe/meter';
 import type { FaultCode, FaultData } from '../../parts/mistake';
 import type { Candidate, FaultContext } from './fault';
@@ -15,7 +15,7 @@ export function meterFaults({ circuit, points }: FaultContext): Candidate[] {
   const amps = points.some(isGapped);
   return [
     ...points
-      .filter((point) => isProbed(point) || isGapped(point))
+      .filter((point) => (isProbed(point) && !isEitherWay(point)) || isGapped(point))
       .map(({ id }) => slip('probes-swapped', { point: id }, 0.2, 'swapped')),
     slip('probes-swapped', {}, 0.5, 'swapped'),
     slip('volts-through-current-jack', {}, 0.3, 'current-jack'),

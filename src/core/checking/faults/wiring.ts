@@ -6,7 +6,8 @@ import { readBack } from '../../board/readBack';
 import { nets } from '../../board/sameCircuit';
 import type { Circuit } from '../../circuit/circuit';
 import { isSource } from '../../circuit/source';
-import type { FaultCode, FaultData, Mistake } from '../../parts/mistake';
+import { mayMove } from '../../observe/observe';
+import type { Alike, FaultCode, FaultData, Mistake } from '../../parts/mistake';
 import { thingOf } from '../../parts/thing';
 import type { FaultContext } from './fault';
 import { isLarge, lookedAt } from './looked';
@@ -23,26 +24,43 @@ interface Slip {
 /**
  * What can go wrong between the parts: wires and cuts left out, legs a row off, bridges of solder, tapes that touch
  * or tear. Each is read back off the board; those that make the same circuit are one candidate, with their weights
- * together, and those that make the wanted one are none.
+ * together and each by its name, and those that make the wanted one are none.
  */
 export function wiringFaults(context: FaultContext): Mistake[] {
   const { circuit } = context;
   const wanted = JSON.stringify(nets(circuit));
-  const found = new Map<string, Mistake>();
+  const found = new Map<string, { readonly circuit: Circuit; readonly slips: Alike[] }>();
   for (const slip of slips(context)) {
     const read = readBack(slip.plan, circuit);
     const built = slip.torn ? slip.torn(read) : read;
     const key = JSON.stringify(nets(built));
     if (key === wanted) continue;
+    const { code, data, prior } = slip;
     const before = found.get(key);
-    found.set(
-      key,
-      before
-        ? { ...before, prior: before.prior + slip.prior }
-        : { code: slip.code, data: slip.data, prior: slip.prior, circuit: built },
-    );
+    if (before) before.slips.push({ code, data, prior });
+    else found.set(key, { circuit: built, slips: [{ code, data, prior }] });
   }
-  return [...found.values()];
+  return [...found.values()].map(({ circuit: built, slips: same }) => named(built, same));
+}
+
+/** One candidate for slips that make the same circuit: called by the likeliest, and the others beside it. */
+function named(circuit: Circuit, slips: readonly Alike[]): Mistake {
+  const [first, ...alike] = byPart(slips);
+  const prior = slips.reduce((sum, slip) => sum + slip.prior, 0);
+  const { code, data } = first!;
+  return { code, data, prior, circuit, ...(alike.length > 0 ? { alike } : {}) };
+}
+
+/** A leg that may be in any of several wrong holes is named once. */
+function byPart(slips: readonly Alike[]): Alike[] {
+  const found = new Map<string, Alike>();
+  for (const slip of slips) {
+    const { part, pin, hole, other } = slip.data;
+    const key = JSON.stringify([slip.code, part, pin, part === undefined ? [hole, other] : undefined]);
+    const before = found.get(key);
+    found.set(key, before ? { ...before, prior: before.prior + slip.prior } : slip);
+  }
+  return [...found.values()].sort((a, b) => b.prior - a.prior);
 }
 
 function slips(context: FaultContext): Slip[] {
@@ -56,7 +74,7 @@ function slips(context: FaultContext): Slip[] {
     ...bridges(plan, isWatched),
     ...touchingLegs(plan, isWatched),
     ...tapeSlips(plan),
-    ...strayLegs(plan, circuit, isWatched),
+    ...strayLegs(plan, circuit, isWatched, large),
   ];
 }
 
@@ -181,27 +199,42 @@ const AROUND = [
   [0, -1],
   [0, 1],
 ] as const;
+/** How often a leg is one hole off, and two or three. */
+const ASTRAY = [0.3, 0.03, 0.02];
 /** Leads of a supply are led to last and looked at. */
-const LED_LAST = 0.1;
+const LED_LAST = 0.3;
 
-/** Each leg in a free hole beside its own. */
-function strayLegs(plan: Plan, circuit: Circuit, isWatched: (part: string) => boolean): Slip[] {
+/** Each leg in a free hole beside its own, or a little further off. */
+function strayLegs(
+  plan: Plan,
+  circuit: Circuit,
+  isWatched: (part: string) => boolean,
+  large: boolean,
+): Slip[] {
   const board = boardOf(plan);
   const taken = takenHoles(plan);
+  // What moves takes long to follow for each of them.
+  const reach = large || mayMove(circuit) ? ASTRAY.slice(0, 1) : ASTRAY;
   return plan.placements
     .filter(({ part }) => isWatched(part))
     .flatMap((placement) =>
       Object.entries(placement.legs).flatMap(([pin, hole]) => {
         const lead = isSource(circuit, placement.part) && (pin === 'plus' || pin === 'minus');
-        return AROUND.flatMap(([rows, columns]): Slip[] => {
-          const to = shifted(plan, hole, rows, columns);
+        const holes = reach.flatMap((often, k) =>
+          AROUND.map(([rows, columns]) => ({
+            often,
+            k,
+            to: shifted(plan, hole, (k + 1) * rows, (k + 1) * columns),
+          })),
+        );
+        return holes.flatMap(({ often, k, to }): Slip[] => {
           const [from, place] = [holeOf(board, hole), holeOf(board, to)];
-          if (!from || !place || taken.has(to) || distance(from, place) > BESIDE) return [];
+          if (!from || !place || taken.has(to) || distance(from, place) > k + BESIDE) return [];
           const moved = { ...placement, legs: { ...placement.legs, [pin]: to } };
           const placements = plan.placements.map((p) => (p === placement ? moved : p));
           const kind = thingOf(circuit, placement.part)?.kind ?? 'wire';
           const data = { part: placement.part, kind, pin, hole: to };
-          const prior = lead ? LED_LAST : 0.4;
+          const prior = lead ? LED_LAST * often : often;
           return [{ code: 'leg-astray', data, prior, plan: { ...plan, placements } }];
         });
       }),

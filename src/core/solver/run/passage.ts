@@ -297,7 +297,9 @@ export class Passage {
         slowest = { period, window: count.window };
     }
     if (slowest) return slowest.window;
-    return this.sourced && this.sourced.to > this.sourced.from ? this.sourced : this.whole!;
+    if (this.sourced && this.sourced.to > this.sourced.from) return this.sourced;
+    // Enough may have been seen before it had settled.
+    return this.whole ?? openWindow(this.time, this.charge.total);
   }
 }
 

@@ -1,4 +1,4 @@
-import { formatQuantity, type Expected, type Sheet } from '@/core';
+import { formatQuantity, judgedPoint, type Expected, type Sheet } from '@/core';
 import { BandChart } from '@/features/charts/BandChart';
 import { pointName, probeWords } from '@/messages/points';
 import { Changed } from '../Changed';
@@ -42,7 +42,7 @@ export function ChecksStage({
                   <th scope="row">
                     {pointName(point.point)}
                     <div className="small-print">
-                      {probeWords(point.point)}
+                      {probeWords(judgedPoint(point))}
                       {burdenWords(point)}
                     </div>
                   </th>
