@@ -5,6 +5,7 @@ import {
   noteReading,
   SEEN_WORDS,
   sessionExpectation,
+  sessionSignatures,
   type JudgedBench,
   type Noted,
   type SeenLook,
@@ -13,6 +14,7 @@ import {
 import { Exit, print, valueOf } from './exit';
 import { oneOf } from './input';
 import { lessonOptions } from './lesson';
+import { progressOf } from './progress';
 import { lessonRequest, sheetOf, type LessonOptions } from './lessonFile';
 
 interface Options extends LessonOptions {
@@ -36,7 +38,8 @@ export function checkCommand(program: Command): void {
     .action((file: string, options: Options) => {
       const request = lessonRequest(file, options);
       const sheet = sheetOf(request);
-      const session = sessionExpectation(sheet, request);
+      const signed = sessionSignatures(sheet, request, undefined, progressOf('mistakes'));
+      const session = sessionExpectation(sheet, request, [signed]);
       const noted = options.reading.map((text) => notedFrom(session, text));
       const lamps = sheet.circuit.parts.filter(({ kind }) => kind === 'led').map(({ id }) => id);
       print(
@@ -52,7 +55,10 @@ export function checkCommand(program: Command): void {
     });
 }
 
-function checkJson({ expected }: SessionExpectation, { state, risk, verdicts, diagnosis }: JudgedBench) {
+function checkJson(
+  { expected }: SessionExpectation,
+  { state, tired, risk, verdicts, diagnosis }: JudgedBench,
+) {
   const found = Object.entries(verdicts).map(([id, { verdict, uncertainty }]) => {
     const { low, high } = expected.points.find((point) => point.id === id)!;
     return [id, { verdict, low, high, uncertainty }];
@@ -68,6 +74,7 @@ function checkJson({ expected }: SessionExpectation, { state, risk, verdicts, di
   const next = diagnosis?.next;
   return {
     state,
+    ...(tired ? { tired } : {}),
     risk,
     verdicts: Object.fromEntries(found) as object,
     causes,

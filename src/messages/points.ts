@@ -1,4 +1,5 @@
 import {
+  formatEntered,
   formatPercent,
   isKind,
   isScene,
@@ -118,9 +119,9 @@ function rangeWords({ ranges: [range, beside] = [], usual = 0 }: Ranged): string
   if (range === undefined) return '';
   const next =
     beside !== undefined && beside > range && usual > NEARLY_FULL * range
-      ? ` (${formatQuantity(beside, 'A')} where that overflows)`
+      ? ` (${formatEntered(beside, 'A')} where that overflows)`
       : '';
-  return ` on its ${formatQuantity(range, 'A')} range${next}`;
+  return ` on its ${formatEntered(range, 'A')} range${next}`;
 }
 
 function placeWords(point: Ranged): string {
@@ -149,7 +150,8 @@ function placeWords(point: Ranged): string {
 
 /** Legs that are told apart say which probe goes where; others may be touched either way. */
 function probed(part: string, kind: ThingKind, from: string, to: string): string {
-  if (kind === 'resistor' || kind === 'ldr') return `one probe on each leg of ${part}`;
+  if (kind === 'resistor' || kind === 'ldr' || kind === 'capacitor')
+    return `one probe on each leg of ${part}`;
   if (kind === 'signal') return `from plus to minus of ${part}, with everything on: the mean of its pulses`;
   if (kind === 'pin') return `red probe on the lead of ${pinName(part)}, black on the lead of ground`;
   if (kind === 'supply') return 'from plus to minus of the supply, with everything on';

@@ -81,6 +81,20 @@ describe('one half alone', () => {
     expect(sheet.isolations.find(({ chip }) => chip === 'U2')!.parkings[0]!.gate.lit).toEqual(['D1']);
   });
 
+  it('says between what its rates lie, by the shares of the finished build’s', () => {
+    const steps = sheet.steps.flatMap((step) => (step.action === 'isolate' ? [step.isolation] : []));
+    const readings = [...sheet.isolations, ...steps].flatMap(({ parkings }) =>
+      parkings.flatMap(({ gate }) => gate.readings),
+    );
+    expect(readings.length).toBeGreaterThan(3);
+    const { typical, low, high } = sheet.expected.points.find(({ id }) => id === 'D1 rate')!;
+    for (const reading of readings) {
+      expect(reading.low / reading.typical).toBeCloseTo(low / typical, 1);
+      expect(reading.high / reading.typical).toBeCloseTo(high / typical, 1);
+      expect(reading.high).toBeGreaterThan(1.1 * reading.low);
+    }
+  });
+
   it('comes on the card before the second chip does, with both lamps there, in holes that nothing else takes', () => {
     const at = sheet.steps.findIndex(({ action }) => action === 'isolate');
     const step = sheet.steps[at]!;

@@ -56,6 +56,11 @@ describe('the mistakes of a lesson that moves', () => {
       expect(shown['U1 output']).toBeCloseTo(right['U1 output']!, 1);
     }
     expect(readWith('tone', 'LS1', shorted)['pitch']).toBe(0);
+    // The capacitor before it stands at the mean of the output where the way to it is whole, and tells the breaks apart.
+    expect(right['C2']).toBeCloseTo(right['U1 output']!, 1);
+    expect(readWith('tone', 'C2', opened)['C2']).toBeCloseTo(right['U1 output']!, 1);
+    expect(readWith('tone', 'R3', opened)['C2']).toBeCloseTo(0, 2);
+    expect(readWith('tone', 'C2', shorted)['C2']).toBe(0);
   });
 
   it('are named by silence and a right output: what stands between the chip and the ear', () => {
@@ -75,11 +80,15 @@ describe('the mistakes of a lesson that moves', () => {
     });
     const { state, diagnosis } = judgeBench(session, noted);
     expect(state).toBe('off');
-    const parts = diagnosis!.groups[0]!.causes.map(({ code, data }) => `${code} ${data.part}`);
+    // The capacitor’s own volts, or the current, tell them apart next.
+    expect(['C2', 'current']).toContain(diagnosis!.next!.point);
+    const causes = diagnosis!.groups.flatMap((group) => group.causes);
+    const parts = causes.map(({ code, data }) => `${code} ${data.part}`);
     expect(parts).toEqual(
       expect.arrayContaining(['resistor-missing R3', 'part-missing C2', 'part-missing LS1']),
     );
-    expect(parts.some((one) => /C1|R1|R2/u.test(one))).toBe(false);
+    const other = causes.filter(({ data }) => /^(?:C1|R1|R2)$/u.test(data.part ?? ''));
+    expect(other.reduce((sum, { probability }) => sum + probability, 0)).toBeLessThan(0.1);
   });
 });
 

@@ -9,6 +9,7 @@ const fields = {
   tolerance: toleranceField.default(0),
   ohms: ohmsField.default(0),
   limitAmps: quantityField('A', 1e-6, 1000).optional(),
+  limitTolerance: toleranceField.default(0),
 };
 
 export interface SupplyParams {
@@ -16,6 +17,8 @@ export interface SupplyParams {
   readonly tolerance: number;
   readonly ohms: Ohms;
   readonly limitAmps?: Amps | undefined;
+  /** How far the current that it holds may lie from its limit, as a share. */
+  readonly limitTolerance?: number | undefined;
 }
 
 /** A battery, port or bench supply; above its limit it holds the current, not the voltage, with a sharp corner. */
@@ -27,7 +30,10 @@ export const supply: Device<'supply', typeof fields, SupplyParams> = {
   branches: () => 1,
   paths: () => [[0, 1]],
   forces: (p) => (p.ohms === 0 && !p.limitAmps ? { between: [0, 1], volts: p.volts } : undefined),
-  spreads: (p) => rectangular('volts', p.volts, p.tolerance),
+  spreads: (p) => [
+    ...rectangular('volts', p.volts, p.tolerance),
+    ...rectangular('limitAmps', p.limitAmps ?? 0, p.limitTolerance ?? 0),
+  ],
   instance(p, at) {
     const [plus, minus] = [at.nodes[0]!, at.nodes[1]!];
     const branch = new BranchStamp(at, plus, minus, at.branch);

@@ -48,8 +48,8 @@ export function isGapped(point: Checkpoint): point is Gapped {
   return point.measure === 'amps' || point.measure === 'meanAmps';
 }
 
-/** Parts whose legs nothing tells apart: either probe may be on either of them. */
-const ALIKE_LEGS: ReadonlySet<ThingKind> = new Set(['resistor', 'ldr']);
+/** Parts of which nobody has to know which leg is which to measure them. */
+const ALIKE_LEGS: ReadonlySet<ThingKind> = new Set(['resistor', 'ldr', 'capacitor']);
 
 /** Whether the probes may be held either way round, so that the sign of a figure says nothing. */
 export function isEitherWay(point: Checkpoint): boolean {

@@ -17,16 +17,22 @@ import type { Moving } from './observation';
 /**
  * Follows a circuit for as long as it takes to see a few of its rounds.
  *
- * @param often rounds of one timer after which another that has not gone round is taken to stay as it is
+ * @param long enough of what does not come to an end by itself
  */
-export function follow(circuit: Circuit, shown: Circuit, often = OFTEN): Outcome<Moving> {
+export function follow(circuit: Circuit, shown: Circuit, long: Long = { rounds: OFTEN }): Outcome<Moving> {
   const timed = circuit.parts.some((part) => isKind(part, 'timer') || releasedAt(part) > 0);
-  return timed ? followTimers(circuit, shown, often) : followSources(circuit, shown);
+  return timed ? followTimers(circuit, shown, long) : followSources(circuit, shown);
 }
 
 /** Longest time that a timer is waited for, in seconds, and in time constants of the slowest capacitor. */
 const LONGEST = 1000;
 const CONSTANTS = 12;
+/** Rounds of one timer after which another that has not gone round is taken to stay as it is; and steps, where so many are enough. */
+interface Long {
+  readonly rounds: number;
+  readonly steps?: number;
+}
+
 /** Rounds of the slowest timer that are counted after its first, which starts from an empty capacitor. */
 const ROUNDS = 2;
 /** A timer that has gone round so often while another has not once: that other one stays as it is. */
@@ -38,19 +44,22 @@ const AFTERWARDS = 1.25;
 function followTimers(
   circuit: Circuit,
   shown: Circuit,
-  often: number,
+  long: Long,
   chattered: Seconds = Math.max(0, ...circuit.parts.map((part) => chatterOf(part, circuit))),
 ): Outcome<Moving> {
   const timers = circuit.parts.filter((part) => isKind(part, 'timer')).length;
-  const enough = (events: readonly Switching[]) => seenEnough(events, timers, often, chattered);
+  const enough = (events: readonly Switching[]) => seenEnough(events, timers, long.rounds, chattered);
+  const ending = { enough, most: long.steps };
   const released = Math.max(0, ...circuit.parts.map(releasedAt));
   const longest = released + Math.min(LONGEST, CONSTANTS * slowestOf(withoutWires(circuit)));
   const plan = { seconds: longest, settle: chattered, skip: 1, samples: 'steps' } as const;
-  const first = run(circuit, plan, { enough });
+  const first = run(circuit, plan, ending);
   if (!first.ok) return first;
   // What goes round so often within that time chatters for good.
-  if (first.value.ended < chattered) return followTimers(circuit, shown, often, 0);
-  const gone = asRepeating(circuit, first.value, (from) => run(from, plan, { enough }));
+  if (first.value.ended < chattered) return followTimers(circuit, shown, long, 0);
+  // What was stopped for going round so often has had time to settle.
+  const stopped = isOften(first.value.events, long.rounds) || first.value.steps > (long.steps ?? Infinity);
+  const gone = stopped ? first.value : asRepeating(circuit, first.value, (from) => run(from, plan, ending));
   const told = (): Moving => {
     const seen = seenIn(gone, shown);
     return gone === first.value ? seen : { ...seen, startUp: first.value };
@@ -141,9 +150,13 @@ function seenEnough(
   often: number,
   chattered: Seconds,
 ): boolean {
-  if ([...risesOf(events).values()].some((count) => count >= often)) return true;
+  if (isOften(events, often)) return true;
   const counts = [...risesOf(events.filter(({ time }) => time >= chattered)).values()];
   return counts.length === timers && counts.every((count) => count >= 2 + ROUNDS);
+}
+
+function isOften(events: readonly Switching[], often: number): boolean {
+  return [...risesOf(events).values()].some((count) => count >= often);
 }
 
 /** How often each output has gone up. */

@@ -39,15 +39,15 @@ export function observe(circuit: Circuit): Outcome<Observation> {
     const rest = observe(powered);
     if (rest.ok) return accepted(shownAs(circuit, rest.value));
   }
-  const strayed = follow(withStrays(whole), circuit, FEW_ROUNDS);
+  const strayed = follow(withStrays(whole), circuit, SHORTLY);
   if (strayed.ok) return accepted({ ...strayed.value, erratic: true });
   const railed = withoutChips(circuit, offTheRails(circuit));
   const rest = railed === circuit ? strayed : observe(railed);
   return rest.ok ? accepted(shownAs(circuit, rest.value)) : strayed;
 }
 
-/** A chip that swings nothing but strays goes round so fast that nothing else moves meanwhile. */
-const FEW_ROUNDS = 12;
+/** A chip that swings nothing but strays goes round so fast that nothing else moves meanwhile, and does so for good. */
+const SHORTLY = { rounds: 12, steps: 5000 } as const;
 
 /** Chips whose ground or supply pin is on no rail: hung between other parts, they starve as soon as they do something. */
 function offTheRails(circuit: Circuit): ReadonlySet<string> {

@@ -1,4 +1,4 @@
-import { worked, refusedWith } from '../../../tests/support/sheets';
+import { patternSheet, refusedWith, worked } from '../../../tests/support/sheets';
 import { LAMPS } from '../catalogue/lamps';
 import { SUPPLIES } from '../catalogue/supplies';
 import { isKind, partOf } from '../circuit/circuit';
@@ -108,6 +108,17 @@ describe('hogging', () => {
     expect(blue!.amps).toBeLessThan(1e-6);
     expect(sums.design.supplyVolts).toBeCloseTo(new Junction(LAMPS.red).voltsAt(0.015), 3);
     expect(design.findings.map(({ code }) => code)).toContain('unequal-lamps');
+  });
+
+  it('is held to two per cent of the limit, and no nearer', () => {
+    const { points } = patternSheet('hogging').expected;
+    const { typical, low, high, worstLow, worstHigh } = points.find(({ id }) => id === 'current')!;
+    expect(typical).toBeCloseTo(0.015, 6);
+    expect([worstLow, worstHigh].map((amps) => amps / 0.015)).toEqual([
+      expect.closeTo(0.98, 4),
+      expect.closeTo(1.02, 4),
+    ]);
+    expect(high / low).toBeGreaterThan(1.03);
   });
 });
 

@@ -33,7 +33,7 @@ import { cautionsFor, type Caution } from './cautions';
 import { DEFAULT_BUILD, type Build } from './choice';
 import { goalsOf, servesAs } from './goals';
 import { planFor, type Planned } from './planFor';
-import { asChecked } from './lastGate';
+import { asChecked, spreadAs } from './lastGate';
 import type { SheetRequest } from './request';
 
 /** One lesson, worked out: every stage hangs on the same circuit. */
@@ -110,7 +110,8 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
   const measuring = forMeasuring(sums, checkpoints);
   const wishes = { age, batch, walk: sums.walk, extras, held, shows, parkOhms, brief: outline, measuring };
   const steps = asChecked(buildSteps(plan, circuit, built, wishes), expected.value);
-  const isolations = outline ? [] : halvesOf({ plan, circuit, held, parkOhms }, built.asWanted);
+  const halves = outline ? [] : halvesOf({ plan, circuit, held, parkOhms }, built.asWanted);
+  const isolations = halves.map((half) => spreadAs(half, expected.value));
   const minutes = totalMinutes(steps);
   const sheet: Uncounted = {
     pattern: choice.pattern,

@@ -7,6 +7,9 @@ import type { Ohms, Watts } from '../../quantities/units';
 export const PLUS = 'plus';
 export const MINUS = 'minus';
 
+/** A limit is set to a digit, and held to about so much of it. */
+const LIMIT_SHARE = 0.02;
+
 /** The parts of steady-light circuits, complete, under the names of the lesson. */
 export function supplyPart(choice: SourceChoice, age?: Age): Source {
   const { volts, ohms, tolerance, limitAmps } = supplyFigures(choice, age);
@@ -16,7 +19,7 @@ export function supplyPart(choice: SourceChoice, age?: Age): Source {
     const params = { shape: 'square', amplitude: volts / 2, offset: volts / 2, hertz, duty, ohms } as const;
     return { id: 'B1', kind: 'signal', pins: { plus: PLUS, minus: MINUS }, params };
   }
-  const params = { volts, ohms, tolerance, limitAmps };
+  const params = { volts, ohms, tolerance, limitAmps, ...(limitAmps ? { limitTolerance: LIMIT_SHARE } : {}) };
   return { id: 'B1', kind: 'supply', pins: { plus: PLUS, minus: MINUS }, params };
 }
 

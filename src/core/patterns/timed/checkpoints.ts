@@ -59,6 +59,9 @@ export function timedCheckpoints(
     probed('pack', supply, 'plus', 'minus'),
     ...chips.map((chip) => probed(`${chip.id} output`, chip, 'output', 'ground')),
     ...resistorsOf(circuit, all.slice(0, LAMPS_MOST)).map((part) => probed(part.id, part, 'a', 'b')),
+    ...(by === 'pitch' && speaker ? couplersOf(circuit, speaker) : []).map((part) =>
+      probed(part.id, part, 'a', 'b'),
+    ),
     ...all.filter(({ id }) => across.includes(id)).map((part) => probed(part.id, part, 'anode', 'cathode')),
     {
       id: 'current',
@@ -69,6 +72,16 @@ export function timedCheckpoints(
       ...hands,
     },
   ];
+}
+
+/** The capacitor before a loudspeaker: it stands at the mean of the output where the way to it is whole. */
+function couplersOf({ parts }: Pick<Circuit, 'parts'>, speaker: PartOf<'speaker'>): PartOf<'capacitor'>[] {
+  const rails = new Set(Object.values(sourceOf({ parts })?.pins ?? {}));
+  const near = Object.values(speaker.pins).filter((net) => !rails.has(net));
+  return parts.filter(
+    (part): part is PartOf<'capacitor'> =>
+      isKind(part, 'capacitor') && Object.values(part.pins).some((net) => near.includes(net)),
+  );
 }
 
 /** Every button pressed once and let go. */

@@ -7,7 +7,7 @@ import { Charge, closeWindow, openWindow, type Window } from './charge';
 import { CycleCount, type Cycle } from './cycles';
 import { Latches } from './latches';
 import { EvenSamples, StepSamples, type Recorder, type Samples } from './record';
-import type { RunPlan, Switching } from './plan';
+import type { Enough, RunPlan, Switching } from './plan';
 import { TrBdf2, type StepControl } from './trBdf2';
 
 /** Looked up once: these stand in the innermost loops. */
@@ -65,7 +65,7 @@ export class Passage {
     private readonly point: OperatingPoint,
     private readonly plan: RunPlan,
     control: StepControl,
-    private readonly enough: (events: readonly Switching[]) => boolean = () => false,
+    private readonly ending: Enough = {},
   ) {
     this.steps = new TrBdf2(compiled, point, control);
     this.latches = new Latches(compiled);
@@ -129,6 +129,7 @@ export class Passage {
   private advance(target: number): Ending | undefined {
     while (target - this.time > this.near && !this.stopped) {
       if (this.taken++ > LIMITS.timeSteps) return 'too long';
+      this.stopped ||= this.taken > (this.ending.most ?? Infinity);
       const left = target - this.time;
       let h = min(this.wanted, this.longest, left);
       if (h < left && left < 2 * h) h = left / 2;
@@ -197,7 +198,7 @@ export class Passage {
   /** After something has switched at this instant. */
   private switched(): void {
     this.samples.stepped(this.time);
-    this.stopped ||= this.enough(this.events);
+    this.stopped ||= this.ending.enough?.(this.events) ?? false;
   }
 
   /** Lets sources jump that have their jump now. */

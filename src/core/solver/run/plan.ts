@@ -20,3 +20,11 @@ export interface Switching {
   readonly output: string;
   readonly high: boolean;
 }
+
+/** What ends a run before its plan does. */
+export interface Enough {
+  /** Asked after every switching: whether enough has been seen. */
+  readonly enough?: ((events: readonly Switching[]) => boolean) | undefined;
+  /** After so many steps it is enough too, wherever it stands. */
+  readonly most?: number | undefined;
+}

@@ -6,16 +6,14 @@ import { OperatingPoint } from '../operatingPoint';
 import { unsettled } from '../prepare';
 import { restOf } from '../resting';
 import { Passage, type Run } from './passage';
-import { RUN_DEFAULTS, type RunPlan, type Switching } from './plan';
+import { RUN_DEFAULTS, type Enough, type RunPlan } from './plan';
 import { DRIVEN, OWN_PACE, type StepControl } from './trBdf2';
 
-export interface RunOptions {
+export interface RunOptions extends Enough {
   /** How finely it is stepped; else as the circuit needs it. */
   readonly control?: StepControl;
   /** Told the share of the time that is done, at most a hundred times. */
   readonly onProgress?: ((share: number) => void) | undefined;
-  /** Asked after every switching: whether enough has been seen to end before the plan does. */
-  readonly enough?: ((events: readonly Switching[]) => boolean) | undefined;
 }
 
 /**
@@ -27,7 +25,7 @@ export interface RunOptions {
 export function run(
   circuit: Circuit,
   plan: Pick<RunPlan, 'seconds'> & Partial<RunPlan>,
-  { control, onProgress, enough }: RunOptions = {},
+  { control, onProgress, enough, most }: RunOptions = {},
 ): Outcome<Run> {
   const made = compile(circuit, 'moving');
   if (!made.ok) return made;
@@ -40,7 +38,10 @@ export function run(
   if (!settling.converged) return refused(unsettled({ compiled, point }, settling));
   const pace = paceOf(compiled);
   if (pace === DRIVEN) point.newton.expectMany();
-  const passage = new Passage(compiled, point, { ...RUN_DEFAULTS, ...plan }, control ?? pace, enough);
+  const passage = new Passage(compiled, point, { ...RUN_DEFAULTS, ...plan }, control ?? pace, {
+    enough,
+    most,
+  });
   const ended = passage.follow(onProgress);
   if (ended === 'done') return accepted(passage.report());
   if (ended === 'too long') {
