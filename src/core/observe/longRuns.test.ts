@@ -9,6 +9,7 @@ import { hangingNodes } from './hanging';
 import { lampsSeen } from './looks';
 import type { Moving } from './observation';
 import { observe } from './observe';
+import { readingsIn } from './responses';
 
 /** What a build that moves is told to do; nothing for wishes that cannot be had, and for what rests. */
 function told(pattern: PatternId, params: object): Moving | undefined {
@@ -65,6 +66,15 @@ describe.each([
     }
     expect(moved).toBeGreaterThan(3);
   });
+});
+
+it('of two timers that beat every checkpoint reads within a hundredth what it does over many of their rounds', () => {
+  const { design } = worked('alternate');
+  const now = told('alternate', {})!;
+  const later = longAfter(now, 8);
+  const used = { meterUseAt: () => 'right' as const, burdens: [] };
+  const [soon, long] = [now, later].map((seen) => readingsIn(seen, design.checkpoints, used)!);
+  for (const [i, value] of soon!.entries()) expect(Math.abs(value / long![i]! - 1)).toBeLessThan(0.01);
 });
 
 it('a window of one round holds two rises of a lamp, and one of the lamp that goes out with it: both go at its pace', () => {

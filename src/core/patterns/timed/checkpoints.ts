@@ -100,6 +100,12 @@ function resistorsOf(circuit: Circuit, lamps: readonly PartOf<'led'>[]): PartOf<
   return circuit.parts.filter(
     (part): part is PartOf<'resistor'> =>
       isKind(part, 'resistor') &&
-      Object.values(part.pins).some((net) => near.has(net) && !rails.has(net) && !chips.has(net)),
+      Object.values(part.pins).some((net) => near.has(net) && !rails.has(net) && !chips.has(net)) &&
+      // What lamps in opposite directions share carries as much one way as the other: its mean tells nothing.
+      !Object.values(part.pins).some((net) => isBothWays(lamps, net)),
   );
+}
+
+function isBothWays(lamps: readonly PartOf<'led'>[], net: string): boolean {
+  return lamps.some(({ pins }) => pins['anode'] === net) && lamps.some(({ pins }) => pins['cathode'] === net);
 }
