@@ -1,5 +1,5 @@
 // npm test: installs what is missing, Chromium included, and runs everything: formatting, lint, types, import
-// rules, docs/validation.md, unit tests, the build, and the real interface. Closes with the totals on a line of their own.
+// rules, exports that nobody uses, docs/validation.md, unit tests, the build, and the real interface. Closes with the totals on a line of their own.
 // `npm test -- unit` or `-- e2e` runs only that part.
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
@@ -97,6 +97,7 @@ if (only !== 'e2e') {
     ['types of the core', 'typescript/bin/tsc', '-p', 'src/core'],
     ['types', 'typescript/bin/tsc', '-p', '.'],
     ['import rules', 'dependency-cruiser/bin/dependency-cruise.mjs', 'src', 'bench'],
+    ['exports', 'knip/bin/knip.js', '--include', 'exports,types,files', '--no-config-hints'],
     ['validation', 'tsx/dist/cli.mjs', 'scripts/validation.ts'],
   ]);
   await unit();

@@ -216,7 +216,6 @@ export {
   CONTROLLER_IDS,
   CONTROLLERS,
   controllerPin,
-  GROUND_PLACE,
   RAIL_PLACE,
   type Controller,
   type ControllerId,

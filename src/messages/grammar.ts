@@ -6,11 +6,6 @@ export function counted(count: number, noun: string): string {
   return pluralize(noun, count, true);
 }
 
-/** The noun alone, as it goes with a number. */
-export function numbered(count: number, noun: string): string {
-  return pluralize(noun, count);
-}
-
 /** `a red lamp`, `an orange lamp`. */
 export function article(words: string): string {
   return indefinite(words);

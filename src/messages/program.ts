@@ -19,12 +19,6 @@ export function roundsWords(rounds: number): string {
   return rounds < 3 ? ['once', 'twice'][rounds - 1]! : `${rounds} times`;
 }
 
-/** What a step of a lamp is in words: off, on, or its share. */
-export function stepWordsOf(step: number, full: number): string {
-  if (step <= 0) return 'off';
-  return step >= full ? 'on' : `${step} (${formatPercent(step / full)})`;
-}
-
 /** One row of the table in a sentence: `red on for 4 s`. */
 export function rowSentence(program: ProgramSums, row: number): string {
   const { lamps, seconds, fade } = program.rows[row]!;

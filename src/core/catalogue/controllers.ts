@@ -37,7 +37,7 @@ export interface Controller {
 }
 
 /** Places of ground and of the rail along the edge; pins follow. */
-export const GROUND_PLACE = 1;
+const GROUND_PLACE = 1;
 export const RAIL_PLACE = 2;
 const PINS = 16;
 

@@ -7,7 +7,7 @@
 /** Bytes of one number in the memory. */
 export const SIZE = 8;
 
-export const [F64, I32, I64] = [0x7c, 0x7f, 0x7e] as const;
+export const [F64, I64] = [0x7c, 0x7e] as const;
 const EMPTY = 0x40;
 
 const OP = {

@@ -8,7 +8,6 @@ export type Ohms = number & { readonly __unit?: 'Ω' };
 export type Watts = number & { readonly __unit?: 'W' };
 export type Hours = number & { readonly __unit?: 'h' };
 export type Farads = number & { readonly __unit?: 'F' };
-export type Henries = number & { readonly __unit?: 'H' };
 export type Seconds = number & { readonly __unit?: 's' };
 export type Hertz = number & { readonly __unit?: 'Hz' };
 export type Metres = number & { readonly __unit?: 'm' };

@@ -66,8 +66,3 @@ export function readTable(text: string): ReadTable {
   });
   return { rows: rows.map(({ row }) => row), lines: rows.map(({ line }) => line), delimiter };
 }
-
-/** The rows of such a table. */
-export function readCsv(text: string): readonly (readonly string[])[] {
-  return readTable(text).rows;
-}
