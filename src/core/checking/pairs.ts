@@ -69,7 +69,9 @@ function isExplained(
   const { signatures } = dictionary;
   if (beliefs[signatures.length]! >= UNEXPLAINED_FROM) return false;
   const first = beliefs.reduce((best, belief, i) => (belief > beliefs[best]! ? i : best), 0);
-  const signature = signatures[first]!;
+  const signature = signatures[first];
+  // Where many share the belief, what no list has may lead with little.
+  if (!signature) return false;
   return (
     evidence.taken.every(
       (taken) =>

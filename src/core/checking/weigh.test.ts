@@ -2,6 +2,7 @@ import { DEFAULT_METER, type MeterFigures } from '../catalogue/meter';
 import type { FaultDictionary, Signature } from './dictionary';
 import { nextMeasurement } from './next';
 import { GLANCE } from './seen';
+import { withPairs } from './pairs';
 import { alikeAt, candidatesOf, indistinct, weigh, withCandidates } from './weigh';
 
 const EXACT: MeterFigures = { ...DEFAULT_METER, volts: { ...DEFAULT_METER.volts, share: 0, counts: 0 } };
@@ -110,5 +111,18 @@ describe('the next measurement', () => {
   it('is never one that was made', () => {
     const left = nextMeasurement(three, [0.5, 0.5, 0, 0], { taken: [read(0, 3)], looks: [] });
     expect(left?.point).not.toBe('a');
+  });
+});
+
+describe('two mistakes at once', () => {
+  it('are looked for too where many share the belief, and what no list has leads with little of it', () => {
+    const signatures = [
+      RIGHT,
+      ...[1, 2, 3, 4, 5, 6].map((volts) => candidate('wrong-resistor', 1, volts, 2)),
+    ];
+    const many = candidatesOf(dictionary(...signatures), EXACT);
+    const beliefs = [...signatures.map(() => 0.83 / 7), 0.17];
+    const found = withPairs(many, beliefs, { taken: [read(0, 9)], looks: [] });
+    expect(found.dictionary.signatures.slice(0, 7)).toEqual(signatures);
   });
 });
