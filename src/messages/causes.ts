@@ -16,6 +16,7 @@ import { lampName, legName, pinName, thingName } from './names';
 import { pointPhrase } from './points';
 
 type Points = readonly JudgedPoint[];
+type Named = Pick<Cause, 'code' | 'data' | 'also'>;
 type CauseWords = (data: Cause['data'], points: Points) => string;
 
 const thing = ({ kind, part = '' }: Cause['data'], fallback?: ThingKind) => thingName(kind ?? fallback, part);
@@ -128,7 +129,8 @@ const OPENS_LOOP: ReadonlySet<Cause['code']> = new Set([
 /** So many different things are named of a group; of the others it is said that there are more. */
 const NAMED_MOST = 3;
 
-function groupWords(group: readonly Cause[], points: Points): string {
+/** Causes that nothing tells apart, the likeliest first, as one phrase. */
+export function groupWords(group: readonly Named[], points: Points): string {
   const causes = withoutDoubles(group);
   const open = openPlaces(causes);
   if (open) return `loop open: ${alternatives(open)}`;
@@ -138,7 +140,7 @@ function groupWords(group: readonly Cause[], points: Points): string {
 }
 
 /** Each of a group by its name; of two things at once, which may be said in many ways, the likeliest. */
-function namesOf(causes: readonly Cause[], points: Points): string[] {
+function namesOf(causes: readonly Named[], points: Points): string[] {
   const named = causes[0]?.also ? causes.slice(0, 1) : causes;
   return [...new Set(named.map((one) => broadWords(one, points)))];
 }
@@ -152,7 +154,7 @@ export function restWords({ causes: group }: Pick<CauseGroup, 'causes'>, points:
 }
 
 /** Two things at once, of which one alone reads the same, say nothing more than that one. */
-function withoutDoubles(group: readonly Cause[]): readonly Cause[] {
+function withoutDoubles(group: readonly Named[]): readonly Named[] {
   const singles = group.filter(({ also }) => !also);
   const known = new Set(singles.map(keyOf));
   return group.filter((cause) => !cause.also || ![cause, cause.also].some((one) => known.has(keyOf(one))));
@@ -163,7 +165,7 @@ function keyOf({ code, data }: Pick<Cause, 'code' | 'data'>): string {
 }
 
 /** The parts at which a loop may be open, where that is all that a group says of several. */
-function openPlaces(causes: readonly Cause[]): readonly string[] | undefined {
+function openPlaces(causes: readonly Named[]): readonly string[] | undefined {
   if (!causes.every(({ code, also }) => OPENS_LOOP.has(code) && !also)) return undefined;
   const parts = [...new Set(causes.map(({ data }) => data.part ?? ''))];
   return parts.length > 1 && !parts.includes('') ? parts : undefined;
@@ -179,10 +181,10 @@ function startOf(text: string): string {
 }
 
 /** Many legs may be the one astray; in a group they are said in one breath. */
-function broadWords(cause: Cause, points: Points): string {
-  return cause.code === 'leg-astray' && !cause.also
-    ? `a leg of ${thing(cause.data)} a hole off`
-    : causeWords(cause, points);
+function broadWords(cause: Named, points: Points): string {
+  if (cause.code === 'leg-astray' && !cause.also) return `a leg of ${thing(cause.data)} a hole off`;
+  // Measured where its legs were meant to be, a turned lamp is another group than by its legs.
+  return `${causeWords(cause, points)}${cause.data.byRows && !cause.also ? ' (probed by its rows)' : ''}`;
 }
 
 /** What to look at or do where measuring tells no more. */

@@ -1,6 +1,7 @@
 import { expectationWith, patternSheet, sheetWith } from '../../tests/support/sheets';
 import { DEFAULT_STYLE, finding, judgeBench, noteReading, THIN } from '@/core';
 import { likeliestWords, nextWords } from './causes';
+import { outcomeRows } from './why';
 import { CAUTION_WORDS } from './cautions';
 import { sentence } from './findings';
 import { holeName, stripName } from './holes';
@@ -135,9 +136,21 @@ describe('causes in words', () => {
     return judgeBench(session, noted).diagnosis!;
   };
 
+  it('say of the next measurement what each outcome would mean, with all that read alike', () => {
+    const { next } = judgeBench(session, [{ point: 'R1', value: 0, step: 0.01 }]);
+    const rows = outcomeRows(
+      next!.outcomes!,
+      points.find(({ id }) => id === next!.point),
+      points,
+    );
+    expect(rows.some(({ means }) => /loop open: .*\bor\b/u.test(means))).toBe(true);
+  });
+
   it('say what is likely, and what to do when measuring cannot tell', () => {
     const reversed = diagnosed('4.80', '0.00', '4.80', '0.00');
-    expect(likeliestWords(reversed)).toBe('D1 burnt out or missing, or D1 the wrong way round');
+    expect(likeliestWords(reversed)).toBe(
+      'D1 burnt out or missing, or D1 the wrong way round (probed by its rows)',
+    );
     expect(nextWords(reversed, points)).toBe('try D1 by itself on a coin cell');
     const ten = diagnosed('4.80', '3.03', '1.77', '0.92');
     expect(plain(likeliestWords(ten))).toBe('R1 is 3.3 kΩ, not 330 Ω');

@@ -8,7 +8,7 @@ import {
   type NextOutcome,
   UNITS,
 } from '@/core';
-import { causeWords } from './causes';
+import { groupWords } from './causes';
 import { capital } from './grammar';
 import { pointPhrase } from './points';
 import { looksWords } from './seen';
@@ -42,7 +42,9 @@ export function outcomeWhere({ from, to, looks }: NextOutcome, point: JudgedPoin
 
 /** What it would mean. */
 export function outcomeMeans({ causes }: NextOutcome, points: readonly JudgedPoint[]): string {
-  const words = causes.map((cause) => (cause.code === 'right' ? 'as planned' : causeWords(cause, points)));
+  const words = causes.map(({ alike = [], ...cause }) =>
+    cause.code === 'right' ? 'as planned' : groupWords([cause, ...alike], points),
+  );
   return [...new Set(words)].slice(0, 4).join(', or ');
 }
 

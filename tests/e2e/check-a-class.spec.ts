@@ -62,7 +62,9 @@ test('an off row gets the likely cause and what would settle it', async ({ page 
     }
   };
   await type(1, '4.80', '0.00', '4.80');
-  await expect(row(page, 1)).toContainText('D1 burnt out or missing, or D1 the wrong way round');
+  await expect(row(page, 1)).toContainText(
+    'D1 burnt out or missing, or D1 the wrong way round (probed by its rows)',
+  );
   await expect(row(page, 1)).toContainText('try D1 by itself on a coin cell');
   await type(2, '4.80', '3.03', '1.77', '0.92');
   await expect(row(page, 2)).toContainText(spaced('R1 is 3.3 kΩ, not 330 Ω'));

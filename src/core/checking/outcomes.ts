@@ -12,9 +12,11 @@ export interface NextOutcome {
   readonly looks?: Readonly<Record<string, Look>>;
   /** Share of belief that it comes out so. */
   readonly probability: number;
-  /** The likeliest cause of each group that leads to it. */
-  readonly causes: readonly Pick<CauseGroup['causes'][number], 'code' | 'data' | 'also'>[];
+  /** The likeliest cause of each group that leads to it, with those that read alike. */
+  readonly causes: readonly (Bare & { readonly alike?: readonly Bare[] })[];
 }
+
+type Bare = Pick<CauseGroup['causes'][number], 'code' | 'data' | 'also'>;
 
 /** Groups believed in less are not worth a line. */
 const NAMED_FROM = 0.005;
@@ -42,7 +44,7 @@ function readings(candidates: Candidates, groups: readonly CauseGroup[], point: 
       const place = causes[0]!.place!;
       const mean = dictionary.signatures[place]!.means[at]!;
       const width = ABOUT * widths[place]![at]!;
-      return { from: mean - width, to: mean + width, probability, causes: [bare(causes[0]!)] };
+      return { from: mean - width, to: mean + width, probability, causes: [led(causes)] };
     })
     .sort((a, b) => a.from - b.from);
   const found: (typeof spans)[number][] = [];
@@ -71,12 +73,16 @@ function glances({ dictionary, glances: numbers }: Candidates, groups: readonly 
     found.set(numbers[place]!, {
       looks: dictionary.signatures[place]!.looks,
       probability: probability + (before?.probability ?? 0),
-      causes: [...(before?.causes ?? []), bare(causes[0]!)],
+      causes: [...(before?.causes ?? []), led(causes)],
     });
   }
   return [...found.values()].sort((a, b) => b.probability - a.probability);
 }
 
-function bare({ code, data, also }: CauseGroup['causes'][number]) {
+function led([first, ...alike]: CauseGroup['causes']): NextOutcome['causes'][number] {
+  return { ...bare(first!), ...(alike.length > 0 ? { alike: alike.map(bare) } : {}) };
+}
+
+function bare({ code, data, also }: Bare): Bare {
   return { code, data, ...(also ? { also } : {}) };
 }
