@@ -87,7 +87,7 @@ const QUESTIONS = {
   },
   tiredPack: {
     label: 'A right build with a tired pack is',
-    why: 'As long as it works. Either way its row says so; benches of sessions given from then on.',
+    why: 'As long as it works; its row says so either way. For sessions given from then on.',
   },
   tables: {
     label: 'Tables (CSV) are written with',
