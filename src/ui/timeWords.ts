@@ -14,7 +14,7 @@ const SAME_MS = 120_000;
  * When something arrived; where the clock that it came from says another time, that beside it.
  *
  * @example timeWords({ arrivedAt: '2026-11-30T17:20:00Z', takenAt: '1970-01-01T00:00:00Z' })
- * // '17:20 (by its own clock Thu 1 Jan 1970, 00:00)' where the clocks on the wall show UTC
+ * // '17:20 (by its own clock Thu 1 Jan 1970, 00:00)'
  */
 export function timeWords({ arrivedAt, takenAt }: Arrived): string {
   if (arrivedAt === '') return clockTime(takenAt);

@@ -12,7 +12,7 @@ const COUNTED_SECONDS = 10;
  * @param value as a rate, Hz
  * @param typical the rate of a right build, Hz
  * @returns a question with the text that was perhaps meant, or undefined where the figure can be a rate
- * @example countedAs('7', 7, 0.7) // 7 in ten seconds: '7/10'
+ * @example countedAs('7', 7, 0.7) // { data: { typed: '7', as: 'count', perhaps: '7/10' } }
  */
 export function countedAs(typed: string, value: number, typical: number): Finding | undefined {
   const figure = typed.trim();

@@ -21,9 +21,9 @@ function commaAsPoint(typed: string, measured: Measured): string {
 /**
  * A reading as typed: its value, and the last digit that was noted, which tells the meter's range.
  *
- * @example noteReading('2.71', 'volts') // { value: 2.71, step: 0.01 }
- * @example noteReading('silent', 'hertz') // { value: 0, step: 0 }
- * @example noteReading('7/10', 'hertz') // { value: 0.7, step: 0 }: seven flashes in ten seconds
+ * @example noteReading('2.71', 'volts') // { ok: true, value: { value: 2.71, step: 0.01 } }
+ * @example noteReading('silent', 'hertz') // { ok: true, value: { value: 0, step: 0 } }
+ * @example noteReading('7/10', 'hertz') // { ok: true, value: { value: 0.7, step: 0 } }
  */
 export function noteReading(typed: string, measured: Measured): Outcome<{ value: number; step: number }> {
   if (measured === 'hertz' && NOTHING.test(typed)) return accepted({ value: 0, step: 0 });

@@ -23,7 +23,7 @@ const LEAK_OHMS = 1e12;
  * without a state of rest is followed over time.
  *
  * @returns volts and amps at rest or on average, or why no figure can be given
- * @example observe(circuit) // { kind: 'still', parts: { D1: { amps: 0.010758, … } }, … }
+ * @example observe(oneLamp) // value.parts.D1.amps → 0.010769
  */
 export function observe(circuit: Circuit): Outcome<Observation> {
   const whole = decided(tied(circuit));

@@ -16,7 +16,7 @@ export interface Solved extends Solution {
  *
  * @returns the figures with how they were come by, or the nodes that float, clash or did not settle, or the timers
  *   that oscillate
- * @example solve(circuit) // parts.D1.amps → 0.010758
+ * @example solve(oneLamp) // value.parts.D1.amps → 0.010769
  */
 export function solve(circuit: Circuit): Outcome<Solved> {
   const bench = prepare(circuit);

@@ -29,7 +29,8 @@ interface Moment {
  *
  * @param params whose board, wiring and current stay; lamps keep their pins by colour
  * @returns the wish with the table that was said, or the words that are not understood
- * @example spokenSequence('red, amber, green, 4 s, 1 s, 4 s, twice, then all off', params)
+ * @example spokenSequence('red, amber, green, 4 s, 1 s, 4 s, twice, then all off', signals)
+ * // { ok: true, value: { rounds: 2, after: 'off' } }
  */
 export function spokenSequence(text: string, params: SequenceParams): Outcome<SequenceParams> {
   const moments: Moment[] = [];

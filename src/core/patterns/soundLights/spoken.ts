@@ -18,6 +18,7 @@ const HEARD: Readonly<Record<string, Band>> = {
  *
  * @returns the lamps, or the words that are not understood
  * @example spokenChannels('bass red, voice yellow, cymbals blue', lamps)
+ * // { ok: true, value: { low: 'red', middle: 'yellow', high: 'blue' } }
  */
 export function spokenChannels(
   text: string,
