@@ -36,8 +36,7 @@ export interface Controller {
   readonly pins: readonly ControllerPin[];
 }
 
-/** Places of ground and of the rail along the edge; pins follow. */
-const GROUND_PLACE = 1;
+/** Place of the rail along the edge: ground comes before it, pins follow. */
 export const RAIL_PLACE = 2;
 const PINS = 16;
 
