@@ -1,6 +1,6 @@
 import { expectationWith, patternSheet, sheetWith } from '../../tests/support/sheets';
 import { DEFAULT_STYLE, finding, judgeBench, noteReading, THIN } from '@/core';
-import { likeliestWords, nextWords } from './causes';
+import { likeliestWords, nextWords, restWords } from './causes';
 import { outcomeRows } from './why';
 import { CAUTION_WORDS } from './cautions';
 import { sentence } from './findings';
@@ -135,6 +135,27 @@ describe('causes in words', () => {
     });
     return judgeBench(session, noted).diagnosis!;
   };
+
+  it('name each of many that read alike, and where to look first', () => {
+    const touching = ['a3', 'b4', 'c5', 'd6'].map((hole) => ({
+      code: 'legs-touching' as const,
+      data: { hole, other: 'e7' },
+      probability: 0.2,
+    }));
+    const astray = {
+      code: 'leg-astray' as const,
+      data: { part: 'D1', kind: 'led' as const },
+      probability: 0.1,
+    };
+    const group = { causes: [...touching, astray], probability: 0.9 };
+    expect(likeliestWords({ groups: [group] })).toMatch(
+      /a3 and e7, or .*c5 and e7, or 2 more that read alike$/u,
+    );
+    expect(restWords(group)).toBe(
+      'bare legs touching at d6 and e7 and a leg of the lamp D1 a hole off read alike too. First look for bare legs that touch, and spread them.',
+    );
+    expect(restWords({ causes: [astray] })).toBe('');
+  });
 
   it('say of the next measurement what each outcome would mean, with all that read alike', () => {
     const { next } = judgeBench(session, [{ point: 'R1', value: 0, step: 0.01 }]);
