@@ -33,7 +33,7 @@ export function withPairs(
       const [one, other] = [signatures[a]!, signatures[b]!];
       if (
         !goTogether(one, other) ||
-        evidence.taken.some(({ point }) => isOpen(candidates, one, other, point))
+        evidence.taken.some(({ point }) => isUnforeseen(candidates, one, other, point))
       )
         continue;
       const prior = priorAlone(candidates, a) * priorAlone(candidates, b);
@@ -166,7 +166,7 @@ function jointly(plain: number, one: number, other: number): number {
  * Whether nothing is known of what two do to a reading together: one takes it all away, or turns it, where the other
  * makes it more.
  */
-function isOpen({ right }: Candidates, one: Signature, other: Signature, point: number): boolean {
+function isUnforeseen({ right }: Candidates, one: Signature, other: Signature, point: number): boolean {
   const [plain, a, b] = [right.means[point]!, one.means[point]!, other.means[point]!];
   if (isTurned(plain, a) || isTurned(plain, b) || (a / plain > 0 && b / plain > 0)) return false;
   return (a - plain) * (b - plain) < 0;

@@ -7,9 +7,9 @@ export interface SessionExpectation {
   readonly expected: Expectation;
   readonly dictionary: FaultDictionary;
   readonly meter: MeterFigures;
-  /** The largest figure any build could show: supply volts, and the current into a short. */
   /** What a right build with a tired pack counts as; left out, it is a close call as it was before this could be chosen. */
   readonly tiredPack?: 'right' | 'off';
+  /** The largest figure any build could show: supply volts, and the current into a short. */
   readonly limits: { readonly volts: number; readonly amps: number };
 }
 
