@@ -60,7 +60,7 @@ export function judgeReading(
   if (ranges.length === 0) {
     const reading = readingAsNoted(meter, measured, value, step, judged.usual);
     return {
-      verdict: judge(reading, band, meter, measured),
+      verdict: counting(judge(reading, band, meter, measured), value, noted),
       taken: { point: index, value, ...meterLimits(meter, measured, reading) },
     };
   }
@@ -69,7 +69,7 @@ export function judgeReading(
     const share = band.ranges?.find((one) => one.range === range)?.share ?? 1;
     const there = { low: band.low * share, high: band.high * share };
     return {
-      verdict: judge(reading, there, meter, measured),
+      verdict: counting(judge(reading, there, meter, measured), value / share, noted),
       range: judged.ranges!.indexOf(range),
       ...meterLimits(meter, measured, reading),
     };
@@ -79,6 +79,10 @@ export function judgeReading(
     verdict: bestOf(ways.map(({ verdict }) => verdict)),
     taken: { point: index, value, gain, own, ways: ways.map((way) => ({ range: way.range, own: way.own })) },
   };
+}
+
+function counting(verdict: Verdict, counted: number, noted: number): Verdict {
+  return counted === noted ? verdict : { ...verdict, counted };
 }
 
 const BEST_FIRST: readonly VerdictName[] = ['right', 'close', 'off'];

@@ -16,6 +16,8 @@ export interface Verdict {
   readonly range: number;
   /** Beyond which edge of the band, if beyond one. */
   readonly side: 'below' | 'above' | 'inside';
+  /** The figure as it compares with the band, where that is not as it was noted: without its sign, on the usual range. */
+  readonly counted?: number;
   /** What would settle a close call. */
   readonly settle?: 'finer-range' | 'other-measurement';
 }

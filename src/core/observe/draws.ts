@@ -182,7 +182,7 @@ export function bandPoints(
     const drawn = drawResponses(responses, options.seed, options.samples).map((values) => values.sort());
     bandResponses(group, responses, drawn, options.coverage).forEach((band, k) => {
       const point = group[k]!;
-      found[own[k]!.i] = { band: folded(point, kept(point, band)), sorted: drawn[k]!, unsettled: 0 };
+      found[own[k]!.i] = folded(point, { band: kept(point, band), sorted: drawn[k]!, unsettled: 0 });
     });
   }
   for (const bench of benchesFor(circuit, still, () => 'right', burdens)) {
@@ -193,7 +193,7 @@ export function bandPoints(
     bench.points.forEach((place, k) => {
       const { unsettled, sorted } = bands.value;
       const band = tidied(bands.value.bands[k]!);
-      found[place] = { band: folded(points[place]!, band), sorted: sorted[k]!, unsettled };
+      found[place] = folded(points[place]!, { band, sorted: sorted[k]!, unsettled });
     });
   }
   const missed = points.find((_, i) => !found[i]);
@@ -216,21 +216,26 @@ function tidied(band: Band): Band {
   };
 }
 
-/** Where the probes may be held either way a band is that of the figure without its sign. */
-function folded(point: Checkpoint, band: Band): Band {
+/** Where the probes may be held either way band and draws are those of the figure without its sign. */
+function folded(point: Checkpoint, drawn: PointBand): PointBand {
+  const { band, sorted } = drawn;
   const { low, high, worstLow, worstHigh, typical } = band;
-  if (!isEitherWay(point) || worstLow >= 0) return band;
+  if (!isEitherWay(point) || worstLow >= 0) return drawn;
   const fold = (from: number, to: number) =>
     from >= 0 ? [from, to] : to <= 0 ? [-to, -from] : [0, Math.max(-from, to)];
   const [least, most] = fold(worstLow, worstHigh);
   const [lower, upper] = fold(low, high);
   return {
-    ...band,
-    typical: Math.abs(typical),
-    low: lower!,
-    high: upper!,
-    worstLow: least!,
-    worstHigh: most!,
+    ...drawn,
+    band: {
+      ...band,
+      typical: Math.abs(typical),
+      low: lower!,
+      high: upper!,
+      worstLow: least!,
+      worstHigh: most!,
+    },
+    sorted: sorted.map(Math.abs).sort(),
   };
 }
 

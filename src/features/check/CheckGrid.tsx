@@ -197,10 +197,10 @@ export function CheckGrid(props: CheckGridProps) {
             const value = benches
               .find(({ id }) => id === s.id)
               ?.noted.find((n) => n.point === strip.id)?.value;
-            const verdict = judged.get(s.id)?.verdicts[strip.id]?.verdict;
+            const verdict = judged.get(s.id)?.verdicts[strip.id];
             return value === undefined || !verdict || asFound?.has(s.id)
               ? []
-              : [{ bench: s.bench, value, verdict }];
+              : [{ bench: s.bench, value: verdict.counted ?? value, verdict: verdict.verdict }];
           })}
         />
       )}

@@ -209,7 +209,9 @@ function textsOf(
 /** Where the figure lies in its band. */
 function Placed({ band, value, verdict }: Pick<Props, 'band' | 'verdict'> & { value: number | undefined }) {
   if (!band || value === undefined || !verdict) return null;
-  return <MiniBand low={band.low} high={band.high} value={value} verdict={verdict.verdict} />;
+  return (
+    <MiniBand low={band.low} high={band.high} value={verdict.counted ?? value} verdict={verdict.verdict} />
+  );
 }
 
 /** Two who read the same thing and noted different figures: neither is dropped, and a correction settles it. */

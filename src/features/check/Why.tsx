@@ -35,7 +35,8 @@ export function Why(props: Props) {
   const groups = judged.diagnosis?.groups ?? [];
   const measured = points.flatMap((point, i) => {
     const value = values[point.id];
-    return value === undefined ? [] : [{ point, i, value }];
+    const counted = judged.verdicts[point.id]?.counted ?? value;
+    return value === undefined || counted === undefined ? [] : [{ point, i, value, counted }];
   });
   return (
     <Modal show size="xl" onHide={props.onHide} aria-labelledby="why-title" scrollable>
@@ -75,10 +76,10 @@ export function Why(props: Props) {
               <tr>
                 <th scope="row">a right build (95 %)</th>
                 <td />
-                {measured.map(({ point, value }) => (
+                {measured.map(({ point, counted }) => (
                   <td key={point.id}>
                     {figure(point.low, point)} to {figure(point.high, point)}
-                    <Spans point={point} value={value} groups={groups} at={points.indexOf(point)} />
+                    <Spans point={point} value={counted} groups={groups} at={points.indexOf(point)} />
                   </td>
                 ))}
                 {seen !== undefined && <td />}
@@ -91,8 +92,8 @@ export function Why(props: Props) {
                     <div className="small-print">{capital(restWords(group, judgedPoints))}</div>
                   </th>
                   <td>{shareWords(group.probability)}</td>
-                  {measured.map(({ point, i, value }) => (
-                    <Predicted key={point.id} point={point} value={value} reads={group.reads?.[i]} />
+                  {measured.map(({ point, i, counted }) => (
+                    <Predicted key={point.id} point={point} value={counted} reads={group.reads?.[i]} />
                   ))}
                   {seen !== undefined && <td>{group.looks && looksWords(group.looks)}</td>}
                 </tr>
