@@ -74,7 +74,7 @@ const CAUSES: Readonly<Record<Cause['code'], CauseWords>> = {
   'tape-torn': ({ hole = '' }) =>
     `the ${hole.startsWith('p') ? 'plus' : 'minus'} tape torn before lane ${hole.slice(1)}`,
   'leg-astray': (data) =>
-    `the ${legName(data.kind, data.pin ?? '')} of ${thing(data)} a hole off, as in ${holeName(data.hole ?? '')}`,
+    `the ${legName(data.kind, data.pin ?? '')} of ${thing(data)} in a wrong hole, as in ${holeName(data.hole ?? '')}`,
   'probes-swapped': ({ point }, points) =>
     point === undefined ? 'probes swapped' : `probes swapped ${onPoint(point, points)}`,
   'volts-through-current-jack': () => 'probe in the meter’s current jack',
@@ -182,7 +182,7 @@ function startOf(text: string): string {
 
 /** Many legs may be the one astray; in a group they are said in one breath. */
 function broadWords(cause: Named, points: Points): string {
-  if (cause.code === 'leg-astray' && !cause.also) return `a leg of ${thing(cause.data)} a hole off`;
+  if (cause.code === 'leg-astray' && !cause.also) return `a leg of ${thing(cause.data)} in a wrong hole`;
   // Measured where its legs were meant to be, a turned lamp is another group than by its legs.
   return `${causeWords(cause, points)}${cause.data.byRows && !cause.also ? ' (probed by its rows)' : ''}`;
 }

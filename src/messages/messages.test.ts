@@ -152,7 +152,7 @@ describe('causes in words', () => {
       /a3 and e7, or .*c5 and e7, or 2 more that read alike$/u,
     );
     expect(restWords(group)).toBe(
-      'bare legs touching at d6 and e7 and a leg of the lamp D1 a hole off read alike too. First look for bare legs that touch, and spread them.',
+      'bare legs touching at d6 and e7 and a leg of the lamp D1 in a wrong hole read alike too. First look for bare legs that touch, and spread them.',
     );
     expect(restWords({ causes: [astray] })).toBe('');
   });
