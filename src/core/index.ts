@@ -6,6 +6,7 @@ export { accepted, finding, refused, type Finding, type Outcome, type Severity }
 export type { FindingCode, FindingData } from './findings/codes';
 // quantities
 export { parseQuantity } from './quantities/parse';
+export { readCount, readFigure, readList, readWithin } from './quantities/readers';
 export {
   capacitorCode,
   formatEntered,
@@ -237,7 +238,8 @@ export {
   type ProgramTable,
 } from './program/table';
 export { programCsv, readProgramCsv, stepIn } from './program/csv';
-export { spokenSequence } from './patterns/sequence/spoken';
+export * from './patterns/sequence/index';
+export { limitsAt } from './patterns/limits';
 export { ruleCpp, ruleMicroPython } from './program/ruleText';
 export type { RuleSums } from './answers/duskRule';
 export { cppOf } from './program/cpp';

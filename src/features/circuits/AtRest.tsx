@@ -17,8 +17,10 @@ import {
   type Outcome,
   type Part,
   type Solved,
+  readFigure,
+  finding,
+  refused,
 } from '@/core';
-import { readFigure, refusal } from '@/features/wish/readers';
 import { Typed } from '@/features/wish/Words';
 import { overloadWords, screenSentence } from '@/messages/findings';
 import { BRIGHTNESS_WORDS } from '@/messages/names';
@@ -196,7 +198,7 @@ function Turned({ part, words, onValue, onProblem }: TurnedProps) {
     if (!figure.ok) return figure;
     const next = withField(part, words.field, figure.value);
     if (!isProblem(next)) return figure;
-    return refusal({ code: 'bad-field', severity: 'refusal', data: { place: part.id, ...next } });
+    return refused(finding('bad-field', { place: part.id, ...next }));
   };
   return (
     <span className="turned">

@@ -2,9 +2,8 @@
 
 import { useState, type ReactNode } from 'react';
 import type { Remote } from 'comlink';
-import { formatEntered, type Circuit, type Outcome, type Part } from '@/core';
+import { formatEntered, type Circuit, type Outcome, type Part, readFigure } from '@/core';
 import { LineChart, scaledUnit } from '@/features/charts/LineChart';
-import { readFigure } from '@/features/wish/readers';
 import { Choice, Typed } from '@/features/wish/Words';
 import { screenSentence } from '@/messages/findings';
 import { fieldValue, TURNED_FIELDS, type FieldWords } from '@/messages/parts';

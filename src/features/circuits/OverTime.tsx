@@ -11,9 +11,9 @@ import {
   type Cycle,
   type Outcome,
   type Run,
+  readWithin,
 } from '@/core';
 import { LineChart, scaledUnit } from '@/features/charts/LineChart';
-import { readWithin } from '@/features/wish/readers';
 import { Typed } from '@/features/wish/Words';
 import { screenSentence } from '@/messages/findings';
 import { saveTable } from '@/features/hooks/saveTable';

@@ -1,9 +1,20 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { made } from '../../../tests/support/circuits';
-import { circuitFile, KINDS, parseCircuit, run, solve, THIN, withField, type Run } from '@/core';
+import {
+  circuitFile,
+  KINDS,
+  parseCircuit,
+  run,
+  solve,
+  THIN,
+  withField,
+  type Run,
+  readFigure,
+  readList,
+  readWithin,
+} from '@/core';
 import { HARBOUR_CIRCUITS, alternate, soundLights } from '@/demo/circuits';
 import { LineChart, MOST_LINES, scaledUnit } from '@/features/charts/LineChart';
-import { readFigure, readList, readWithin } from '@/features/wish/readers';
 import { fieldValue, kindWords, KIND_NAMES, TURNED_FIELDS } from '@/messages/parts';
 import { shownFigure, tellingNodes, tellingParts } from './figures';
 import { harbourCircuit } from './useCircuit';

@@ -13,8 +13,10 @@ import {
   type Outcome,
   type SupplyChoice,
   type SupplyKind,
+  readFigure,
+  finding,
+  refused,
 } from '@/core';
-import { readFigure, refusal } from '@/features/wish/readers';
 import { Choice, Typed } from '@/features/wish/Words';
 import { SUPPLY_NAMES } from '@/messages/names';
 import type { CoreApi } from '@/workers/coreApi';
@@ -116,11 +118,7 @@ function readCells(typed: string, most: number) {
   if (!figure.ok || (Number.isInteger(figure.value) && figure.value >= 1 && figure.value <= most))
     return figure;
   const problem = `must be a whole number from 1 to ${most}, and “${typed}” is not`;
-  return refusal({
-    code: 'bad-field',
-    severity: 'refusal',
-    data: { place: 'Battery', field: 'cells', problem },
-  });
+  return refused(finding('bad-field', { place: 'Battery', field: 'cells', problem }));
 }
 
 /** As many AA cells as come closest to the volts of the circuit's supply. */

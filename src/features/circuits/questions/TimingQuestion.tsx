@@ -14,8 +14,10 @@ import {
   type TimerFamily,
   type TimingChoice,
   type TimingForm,
+  readFigure,
+  readList,
+  readWithin,
 } from '@/core';
-import { readFigure, readList, readWithin } from '@/features/wish/readers';
 import { Choice, Typed } from '@/features/wish/Words';
 import { cautionWords } from '@/messages/timing';
 import { Scroll } from '@/ui/Scroll';

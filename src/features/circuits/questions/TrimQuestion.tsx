@@ -11,8 +11,8 @@ import {
   type Circuit,
   type Outcome,
   type TrimRange,
+  readFigure,
 } from '@/core';
-import { readFigure } from '@/features/wish/readers';
 import { Choice, Typed } from '@/features/wish/Words';
 import type { CoreApi } from '@/workers/coreApi';
 import { useAsked } from '@/features/asking/useAsked';

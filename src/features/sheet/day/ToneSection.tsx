@@ -14,8 +14,8 @@ import {
   type ChipTimes,
   type Moving,
   type SheetRequest,
+  readWithin,
 } from '@/core';
-import { readWithin } from '@/features/wish/readers';
 import { Typed } from '@/features/wish/Words';
 import { CAUTION_WORDS } from '@/messages/cautions';
 import { saveAs, slug } from '@/ui/download';

@@ -1,7 +1,6 @@
 import Form from 'react-bootstrap/Form';
-import { formatEntered, formatQuantity } from '@/core';
+import { formatEntered, formatQuantity, readWithin } from '@/core';
 import { Typed } from '@/features/wish/Words';
-import { readWithin } from '@/features/wish/readers';
 import { sentences } from '@/messages/findings';
 import { Note } from '@/ui/Note';
 import { FOLLOWED_SECONDS, type useMusicFile } from './useMusicFile';

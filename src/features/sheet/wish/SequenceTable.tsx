@@ -10,22 +10,30 @@ import {
   type Outcome,
   type ParamsOf,
   type ProgramRow,
+  readWithin,
+  finding,
+  refused,
+  readCount,
 } from '@/core';
 import { Typed } from '@/features/wish/Words';
-import { readWithin, refusal } from '@/features/wish/readers';
 import { lampName } from '@/messages/names';
 import { roundsWords } from '@/messages/program';
 import { Scroll } from '@/ui/Scroll';
-import { countReader } from './problems';
 import { SequenceInWords } from './SequenceInWords';
-import type { WishProps } from './wishProps';
+import type { Problems } from './problems';
 import './sequenceTable.css';
 
 type Params = ParamsOf<'sequence'>;
 
+interface Props {
+  readonly params: Params;
+  readonly problems: Problems;
+  onChange(params: Params): void;
+}
+
 const readSeconds = readWithin('A row', 's', ROW_SECONDS.low, ROW_SECONDS.high);
 const readWhole = readWithin('All of it', 's', 0.01, 1e7);
-const readPin = countReader('A column', 'pin', 0, 99);
+const readPin = readCount('A column', 'pin', 0, 99);
 
 /** The step of a lamp in a row as it is typed: `on`, `off`, `128`, `50 %`. */
 function readStep(full: number) {
@@ -33,11 +41,7 @@ function readStep(full: number) {
     const step = stepIn(typed, full);
     if (step !== undefined) return { ok: true, value: step, findings: [] };
     const problem = `must be on, off, a step from 0 to ${full} or a share as 50 %, and “${typed}” is not`;
-    return refusal({
-      code: 'bad-field',
-      severity: 'refusal',
-      data: { place: 'A row', field: 'step', problem },
-    });
+    return refused(finding('bad-field', { place: 'A row', field: 'step', problem }));
   };
 }
 
@@ -46,7 +50,7 @@ function stepShown(step: number, full: number): string {
 }
 
 /** The table of a program: who, how, how long; what the program says of its pins stands at the head of each column. */
-export function SequenceTable(props: Omit<WishProps<Params>, 'style'>) {
+export function SequenceTable(props: Props) {
   const { params, problems, onChange } = props;
   const { lamps, columns, rows, board } = params;
   const full = CONTROLLERS[board].steps;
@@ -149,7 +153,7 @@ export function SequenceTable(props: Omit<WishProps<Params>, 'style'>) {
 }
 
 /** What the rows come to, beside what the lesson’s own words say. */
-function WholeWords({ params, problems, onChange }: Omit<WishProps<Params>, 'style'>) {
+function WholeWords({ params, problems, onChange }: Props) {
   const { rows, rounds, says } = params;
   const round = wholeSeconds({ rows, rounds: 1 })!;
   const whole = wholeSeconds({ rows, rounds });

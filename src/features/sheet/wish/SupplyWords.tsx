@@ -10,12 +10,13 @@ import {
   type Age,
   type SupplyChoice,
   type SupplyKind,
+  readWithin,
+  readCount,
 } from '@/core';
 import { Choice, Typed } from '@/features/wish/Words';
-import { readWithin } from '@/features/wish/readers';
 import { AGE_NAMES, SUPPLY_NAMES } from '@/messages/names';
 import { Batteries } from './batteries';
-import { countReader, type Problems } from './problems';
+import type { Problems } from './problems';
 
 interface Props {
   readonly supply: SupplyChoice;
@@ -40,7 +41,7 @@ export function SupplyWords({ supply, problems, onChange }: Props) {
           <Typed
             label="Number of cells"
             value={String(supply.cells)}
-            read={countReader('Supply', `number of ${SUPPLY_NAMES[supply.kind].many}`, 1, row.cellsMost)}
+            read={readCount('Supply', `number of ${SUPPLY_NAMES[supply.kind].many}`, 1, row.cellsMost)}
             onValue={(cells) => onChange({ ...supply, cells })}
             onProblem={problems.of('cells')}
             width={2}

@@ -1,5 +1,4 @@
 import { useState, type ReactNode } from 'react';
-import type { Finding, Outcome } from '@/core';
 import { Note } from '@/ui/Note';
 
 /** What is wrong with what stands typed in a sentence, by the name of the word. */
@@ -19,18 +18,5 @@ export function useProblems(): Problems {
         {text} The sheet keeps the figures from before.
       </Note>
     )),
-  };
-}
-
-/** Reads a whole number within limits; the refusal names the thing. */
-export function countReader(place: string, field: string, low: number, high: number) {
-  return (typed: string): Outcome<number> => {
-    const count = Number(typed);
-    if (typed.trim() !== '' && Number.isInteger(count) && count >= low && count <= high) {
-      return { ok: true, value: count, findings: [] };
-    }
-    const problem = `must be a whole number from ${low} to ${high}, and “${typed}” is not`;
-    const finding: Finding = { code: 'bad-field', severity: 'refusal', data: { place, field, problem } };
-    return { ok: false, findings: [finding] };
   };
 }

@@ -1,0 +1,2 @@
+export { spokenSequence } from './spoken';
+export * as sequenceEdits from './edits';
