@@ -29,6 +29,7 @@ import {
   type BandOptions,
   type Beneath,
   type Day,
+  type Diagram,
   type Heard,
   type Music,
   type Response,
@@ -116,7 +117,10 @@ export const coreApi = {
       return true;
     });
   },
-  diagram: diagramOf,
+  /** @param wiring a circuit as JSON: of a large one the page only passes it on */
+  diagramOfWiring(wiring: string): Diagram | undefined {
+    return diagramOf(JSON.parse(wiring) as Circuit);
+  },
   resistorForCurrent,
   thresholds,
   trimRange,

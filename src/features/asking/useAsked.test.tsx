@@ -32,11 +32,13 @@ function Asking({ question }: { question: number }) {
   );
 }
 
+const nextTask = () => new Promise((next) => setTimeout(next));
 const words = () => said(document.querySelector('p'));
 const settle = (work: () => void) =>
   act(async () => {
+    await nextTask();
     work();
-    await Promise.resolve();
+    await nextTask();
   });
 
 beforeEach(() => {
@@ -69,6 +71,7 @@ describe('asking a worker', () => {
       </>,
     );
     await settle(() => screen.getAllByRole('button', { name: 'stop' })[0]!.click());
+    await settle(() => undefined);
     expect(open.map(({ question }) => question)).toEqual([4, 5, 5]);
     await settle(() => open[2]!.answer('five'));
     const all = [...document.querySelectorAll('p')].map(said);

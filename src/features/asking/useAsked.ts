@@ -5,6 +5,7 @@ import type { Remote } from 'comlink';
 import { coreWorker, onWorkerStopped, stopWorker, type WorkerName } from '@/workers/client';
 import type { CoreApi } from '@/workers/coreApi';
 import { LatestOnly } from '@/workers/latestOnly';
+import { jsonOf } from './jsonOf';
 
 export interface Asked<Reply, Question> {
   /** The newest reply; it stays while the next one is worked out. */
@@ -33,7 +34,7 @@ export function useAsked<Question, Reply>(
   question: Question,
   ask: (core: Remote<CoreApi>, question: Question, onProgress: (share: number) => void) => Promise<Reply>,
 ): Asked<Reply, Question> {
-  const key = useMemo(() => JSON.stringify(question), [question]);
+  const key = useMemo(() => jsonOf(question), [question]);
   const [state, setState] = useState<State<Reply, Question>>(NOTHING_YET);
   const [share, setShare] = useState(0);
   const [round, setRound] = useState(0);
@@ -55,7 +56,9 @@ export function useAsked<Question, Reply>(
           failure: `The work stopped: ${String(error)}. Reload the page.`,
         })),
     );
-    asker.current.ask(newest.current);
+    // A task of its own: copying a large question to its worker, ten times over, would hold the page up.
+    const turn = setTimeout(() => asker.current?.ask(newest.current));
+    return () => clearTimeout(turn);
   }, [key, name, ask, round]);
   const isMine = useRef(false);
   const stop = () => {

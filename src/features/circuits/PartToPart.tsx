@@ -6,6 +6,7 @@ import { BandChart, type BandShape } from '@/features/charts/BandChart';
 import { screenSentence } from '@/messages/findings';
 import { Note } from '@/ui/Note';
 import { drawingWorkers } from '@/workers/client';
+import { jsonOf } from '@/features/asking/jsonOf';
 import { Stopped, Working } from '@/features/asking/Working';
 import { shareDraws, type Drawer, type SharedDraws } from '@/workers/sharedDraws';
 import { Scroll } from '@/ui/Scroll';
@@ -65,9 +66,13 @@ function useDraws(circuit: Circuit) {
   const [points, setPoints] = useState<readonly BandShape[]>([]);
   const [round, setRound] = useState(0);
   const stop = useRef<() => void>(undefined);
-  const key = useMemo(() => JSON.stringify(circuit), [circuit]);
+  const key = useMemo(() => jsonOf(circuit), [circuit]);
+  const newest = useRef(circuit);
   useEffect(() => {
-    const asked = JSON.parse(key) as Circuit;
+    newest.current = circuit;
+  });
+  useEffect(() => {
+    const asked = newest.current;
     if (asked.checks.length === 0) return;
     let live = true;
     let job: SharedDraws | undefined;

@@ -45,7 +45,8 @@ export function useCircuit() {
   const put = (next: Opened) => {
     setShown(next);
     setRefusals([]);
-    keep(circuitFile(next.circuit));
+    // Once the change is on the screen: writing thousands of parts down takes a moment.
+    setTimeout(() => keep(circuitFile(next.circuit)));
   };
   const show = (next: Opened) => {
     setPast([...past, opened].slice(-100));

@@ -14,7 +14,7 @@ interface Drawn {
 
 /** A layout hangs on which legs are joined alone: it is asked for anew only when that changes. */
 const ask = async (core: Remote<CoreApi>, wiring: string): Promise<Drawn> => ({
-  diagram: await core.diagram(JSON.parse(wiring) as Circuit),
+  diagram: await core.diagramOfWiring(wiring),
 });
 
 /** Where a circuit's symbols stand, laid out beside what else is worked out. */
