@@ -27,7 +27,9 @@ const LESSONS: readonly Asked[] = [
 export async function benchClass(): Promise<Line[]> {
   const build = process.env['MIVVET_BUILD'] ?? '.next';
   const lines: Line[] = [];
+  const only = process.env['MIVVET_BENCH_LISTENERS'];
   for (const { pattern, clients, listeners = 0, kill } of LESSONS) {
+    if (only !== undefined && listeners !== Number(only)) continue;
     const { sent, kept, delays, acknowledged, judgedAfter, opened, memory } = await classAtOnce({
       port: PORT,
       build,

@@ -1,28 +1,12 @@
 /** The one door into the core for everybody outside. Grouped as the folders are. */
 
 // findings
-export { formatQuotient, formatSum } from './quantities/sums';
 export { accepted, finding, refused, type Finding, type Outcome, type Severity } from './findings/finding';
 export type { FindingCode, FindingData } from './findings/codes';
 // quantities
-export { parseQuantity } from './quantities/parse';
-export { readCount, readFigure, readList, readWithin } from './quantities/readers';
-export {
-  capacitorCode,
-  formatEntered,
-  formatFarads,
-  formatHours,
-  formatOhms,
-  formatPercent,
-  formatPlain,
-  formatQuantity,
-  MINUS,
-  THIN,
-} from './quantities/format';
-export type { Unit } from './quantities/units';
+export * from './quantities/index';
 // numerics
 export { keyOf, uniform } from './numerics/random';
-export { columnUnit, figureShown } from './quantities/column';
 // catalogue
 export {
   BAND_COLOURS,
@@ -196,6 +180,15 @@ export { currentPaths } from './diagram/paths';
 // patterns
 export { PATTERN_IDS, patternOf, PATTERNS, type PatternId } from './patterns/index';
 export type { Goal } from './patterns/goal';
+export {
+  helpersIn,
+  lightIn,
+  sumsIn,
+  timingIn,
+  type Family,
+  type FamilySums,
+  type SumsOf,
+} from './patterns/family';
 export type { Life, LessonSums, StringSum } from './patterns/steady/figures';
 export type { AgeRow, LampFigure } from './patterns/steady/ages';
 export type {

@@ -22,6 +22,7 @@ import { holeName } from '@/messages/holes';
 import { stepWords } from '@/messages/steps';
 import { talkFor } from '@/messages/talk';
 import { PrintedCard } from './print/PrintedCard';
+import { ownSums } from '../../tests/support/ownSums';
 
 const stock = STOCK.map(([spec, have, packSize, packCents]) => ({ spec, have, packSize, packCents }));
 const plain = (text: string) => text.replaceAll('\u202f', ' ');
@@ -161,7 +162,8 @@ describe('the harbour', () => {
 });
 
 /** The first lamp of a lesson on the pins of a controller, its resistor and its pin, as they are called. */
-function pinnedIn({ sums: { program, mix, rule } }: Sheet): readonly string[] | undefined {
+function pinnedIn({ sums }: Sheet): readonly string[] | undefined {
+  const { program, mix, rule } = ownSums(sums);
   const lamp = program?.lamps[0] ?? rule?.lamp;
   if (lamp) return [lamp.part, lamp.resistor, `pin ${lamp.pin}`];
   const [first] = mix?.lamps ?? [];
@@ -173,15 +175,16 @@ describe.each(LESSONS.map((lesson) => [lesson.title, lesson] as const))(
   (_title, lesson) => {
     const sheet = sheetOf(lesson);
     const talk = talkFor(sheet);
+    const { beam, timing, sound, light, pulses, mix, rule, program } = ownSums(sheet.sums);
 
     it('traces the current through every part once it has a way', () => {
-      if (sheet.sums.beam) {
-        const { lamp, sensor, trim } = sheet.sums.beam;
+      if (beam) {
+        const { lamp, sensor, trim } = beam;
         for (const id of [lamp, sensor, trim, 'R5', 'U1']) expect(talk.path).toContain(id);
         return;
       }
-      if (sheet.sums.timing) {
-        for (const { parts } of sheet.sums.timing)
+      if (timing) {
+        for (const { parts } of timing)
           for (const id of Object.values(parts)) expect(talk.path).toContain(id);
         return;
       }
@@ -190,13 +193,13 @@ describe.each(LESSONS.map((lesson) => [lesson.title, lesson] as const))(
         for (const name of pinned) expect(talk.path).toContain(name);
         return;
       }
-      if (sheet.sums.sound) {
-        const { lead, stage, channels } = sheet.sums.sound;
+      if (sound) {
+        const { lead, stage, channels } = sound;
         for (const id of [lead, stage.transistor, ...channels.map(({ transistor }) => transistor)])
           expect(talk.path).toContain(id);
         return;
       }
-      if (sheet.sums.light) {
+      if (light) {
         for (const { id } of sheet.circuit.parts)
           if (!isSource(sheet.circuit, id)) expect(talk.path).toContain(id);
         return;
@@ -208,36 +211,35 @@ describe.each(LESSONS.map((lesson) => [lesson.title, lesson] as const))(
     });
 
     it('adds the volts along the way up to those at the supply’s ends', () => {
-      if (sheet.sums.beam) {
-        expect(talk.sum).toContain(sheet.sums.beam.sensor);
-        expect(talk.sum).toContain(sheet.sums.beam.trim);
+      if (beam) {
+        expect(talk.sum).toContain(beam.sensor);
+        expect(talk.sum).toContain(beam.trim);
         return;
       }
-      if (sheet.sums.sound) {
-        const { stage, channels } = sheet.sums.sound;
+      if (sound) {
+        const { stage, channels } = sound;
         const tones = channels.map(({ tone }) => formatQuantity(tone, 'Hz', 2));
         for (const figure of [formatQuantity(stage.volts, 'V', 3), ...tones])
           expect(plain(talk.sum)).toContain(plain(figure));
         return;
       }
-      if (sheet.sums.timing) {
-        for (const { ideal, solved } of sheet.sums.timing)
+      if (timing) {
+        for (const { ideal, solved } of timing)
           for (const { high } of [ideal, solved])
             expect(plain(talk.sum)).toContain(plain(formatQuantity(high, 's', 3)));
         return;
       }
-      if (sheet.sums.pulses) {
-        const { lampVolts, amps } = sheet.sums.pulses;
+      if (pulses) {
+        const { lampVolts, amps } = pulses;
         for (const figure of [formatQuantity(lampVolts.mean, 'V', 3), formatQuantity(amps.mean, 'A', 3)])
           expect(plain(talk.sum)).toContain(plain(figure));
         return;
       }
-      if (sheet.sums.light) {
-        expect(talk.sum).toContain(sheet.sums.light.sensor);
-        expect(talk.sum).toContain(sheet.sums.light.trim);
+      if (light) {
+        expect(talk.sum).toContain(light.sensor);
+        expect(talk.sum).toContain(light.trim);
         return;
       }
-      const { mix, rule } = sheet.sums;
       if (mix ?? rule) {
         const told = rule
           ? [`${rule.on.counts}`, `${rule.off.counts}`]
@@ -245,8 +247,8 @@ describe.each(LESSONS.map((lesson) => [lesson.title, lesson] as const))(
         for (const figure of told) expect(talk.sum).toContain(figure);
         return;
       }
-      if (sheet.sums.program) {
-        const { roundSeconds, lamps } = sheet.sums.program;
+      if (program) {
+        const { roundSeconds, lamps } = program;
         for (const figure of [formatEntered(roundSeconds, 's'), formatQuantity(lamps[0]!.peak, 'A')])
           expect(plain(talk.sum)).toContain(plain(figure));
         return;

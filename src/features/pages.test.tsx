@@ -11,7 +11,7 @@ import { ChecksStage } from './sheet/stages/ChecksStage';
 import { KitStage } from './sheet/stages/KitStage';
 import { PartsStage } from './sheet/stages/PartsStage';
 import { StepsStage } from './sheet/stages/StepsStage';
-import { LoopWork } from './sheet/sums/LoopWork';
+import { LoopWork } from './sheet/families/LoopWork';
 
 jest.mock('@/workers/client', () => jest.requireActual('../../tests/support/inProcess'));
 

@@ -1,4 +1,5 @@
-import { formatQuantity, isSource, type Sheet, type Step } from '@/core';
+import { formatQuantity, isSource, type Sheet, type Step, sumsIn } from '@/core';
+import { familyWords } from './families';
 import { listed } from './grammar';
 import { holeName } from './holes';
 import { turnsWords } from './measuring';
@@ -11,7 +12,7 @@ type Send = Extract<Step, { action: 'send-program' }>;
 
 /** Whether the lamps hang on the pins of a controller. */
 export function onBoard({ sums }: Pick<Sheet, 'sums'>): boolean {
-  return [sums.program, sums.mix, sums.rule].some((of) => of !== undefined);
+  return familyWords(sums.own).fedBy === 'pin';
 }
 
 /** The controller for a test of some lamps: which of its leads go where by then. */
@@ -23,17 +24,19 @@ export function boardWords(lit: readonly string[], { plan, circuit, sums }: Shee
     return at === undefined ? [] : [`pin ${pin} in ${holeName(at)}`];
   });
   const rail = placed?.legs['plus'];
+  const rule = sumsIn(sums, 'rule')?.rule;
   const all = [
     `ground of the controller in ${holeName(placed?.legs['minus'] ?? '')}`,
     ...(rail === undefined ? [] : [`its rail in ${holeName(rail)}`]),
     ...leads,
-    ...(sums.rule ? readLead(sums.rule.reads.pin, placed?.legs) : []),
+    ...(rule ? readLead(rule.reads.pin, placed?.legs) : []),
   ];
   return `Put ${listed(all)}; then plug its cable in for a moment.`;
 }
 
 function leadWhy(pin: number, lamp: string | undefined, { sums }: Sheet): string {
-  if (sums.rule?.reads.pin === pin) return `The program reads the light on ${sums.rule.sensor} by it.`;
+  const rule = sumsIn(sums, 'rule')?.rule;
+  if (rule?.reads.pin === pin) return `The program reads the light on ${rule.sensor} by it.`;
   return lamp ? `The program lights ${lamp} by it.` : 'The program does not name it.';
 }
 
@@ -48,6 +51,7 @@ export function boardLead(step: Lead, sheet: Sheet): StepWords {
   const at = holeName(step.legs[0]!.hole);
   const number = /^pin (\d+)$/u.exec(step.pin)?.[1];
   if (number === undefined) {
+    const rule = sumsIn(sheet.sums, 'rule')?.rule;
     const [name, colour] = step.pin === 'minus' ? ['ground', 'black'] : ['the rail', 'red'];
     return {
       title: `Put a ${colour} lead from ${name} of the controller in ${at}.`,
@@ -56,7 +60,7 @@ export function boardLead(step: Lead, sheet: Sheet): StepWords {
       why:
         step.pin === 'minus'
           ? 'All currents come back to it.'
-          : `It stands at ${formatQuantity(sheet.sums.supplyFigures.volts, 'V')}: ${sheet.sums.rule ? `${sheet.sums.rule.sensor} hangs on it` : 'lamps hang between it and their pins'}.`,
+          : `It stands at ${formatQuantity(sheet.sums.supplyFigures.volts, 'V')}: ${rule ? `${rule.sensor} hangs on it` : 'lamps hang between it and their pins'}.`,
     };
   }
   const lamp = boardLamps(sheet).find(({ pin }) => pin === Number(number));
@@ -99,9 +103,10 @@ function turnsAtLast({ steps }: Sheet) {
 
 /** What is seen once the lesson’s own program runs, as the board that is laid out makes it. */
 function lessonRuns({ sums, built }: Sheet): string {
-  if (sums.program) return `The program runs: ${turnWords(built.lamps, sums.program)}.`;
+  const { own } = sums;
+  if (own.family === 'program') return `The program runs: ${turnWords(built.lamps, own.program)}.`;
   // A mix is told as it was wished: of a board that makes another circuit nothing is said.
-  return sums.mix && built.asWanted ? `The lamp shows ${mixName(sums.mix)}.` : '';
+  return own.family === 'mix' && built.asWanted ? `The lamp shows ${mixName(own.mix)}.` : '';
 }
 
 /** The cable, when every lead is in. */

@@ -1,6 +1,6 @@
 import { cautionsAt, type Sheet } from '@/core';
 import { CAUTION_WORDS } from './cautions';
-import { lessonLine } from './lessonLine';
+import { lessonLine } from './families';
 import { stockName } from './names';
 import { stepWords } from './steps';
 

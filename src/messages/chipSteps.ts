@@ -1,4 +1,4 @@
-import { boardOf, buildType, partOf, type Sheet, type Step } from '@/core';
+import { boardOf, buildType, partOf, type Sheet, type Step, sumsIn, timingIn, helpersIn } from '@/core';
 import { beamSensorWords } from './beam';
 import { capital, listed } from './grammar';
 import { holeName } from './holes';
@@ -14,14 +14,16 @@ export function furtherWords(step: Placed, holes: string, sheet: Sheet): StepWor
   switch (step.kind) {
     case 'transistor':
       return transistorWords(step, holes, sheet);
-    case 'ldr':
+    case 'ldr': {
+      const beam = sumsIn(sheet.sums, 'beam')?.beam;
       return {
         title: `Put the light sensor ${step.part} in ${holes}.`,
-        detail: sheet.sums.beam
-          ? beamSensorWords(sheet.sums.beam)
+        detail: beam
+          ? beamSensorWords(beam)
           : 'Either way round is right. Its face looks up, to the light; no lamp beside it.',
         why: 'The more light falls on it, the fewer ohms it has.',
       };
+    }
     case 'diode':
       return {
         title: `Put the diode ${step.part} in ${holes}.`,
@@ -81,7 +83,7 @@ export function timerWords(step: Placed, sheet: Sheet): StepWords {
 
 /** Of a second chip that keeps its time the same way: what is the same again, and what is not. */
 function againWords(part: string, { sums }: Sheet): string {
-  const all = sums.timing ?? [];
+  const all = timingIn(sums);
   const at = all.findIndex(({ chip }) => chip === part);
   const [own, earlier] = [all[at], all.slice(0, Math.max(0, at)).find(({ form }) => form === all[at]?.form)];
   if (!own || !earlier) return '';
@@ -109,13 +111,13 @@ export function capacitorWords(step: Placed, holes: string, sheet: Sheet): StepW
 
 /** What a part is there for that neither sets a time nor guards a lamp. */
 export function helpOf(part: string, { sums }: Sheet): string | undefined {
-  const helper = sums.helpers?.find((one) => one.part === part);
+  const helper = helpersIn(sums).find((one) => one.part === part);
   return helper && `${capital(HELPER_WORDS[helper.job])}.`;
 }
 
 /** What a part that sets a time does there. */
 export function timeOf(part: string, { sums }: Sheet): string | undefined {
-  const chip = sums.timing?.find(({ parts }) => Object.values(parts).includes(part));
+  const chip = timingIn(sums).find(({ parts }) => Object.values(parts).includes(part));
   if (!chip) return undefined;
   const others = Object.values(chip.parts).filter((id) => id !== part);
   return `Together with ${listed(others)} it sets the time of ${chip.chip}.`;

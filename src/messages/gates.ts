@@ -9,12 +9,11 @@ import {
   type Sheet,
   type Step,
 } from '@/core';
+import { familyWords } from './families';
 import { burstWords, everyWords } from './often';
 import { capital, listed } from './grammar';
 import { holeName } from './holes';
 import { looksWords, ownName } from './names';
-import { otherLight } from './light';
-import { otherTones } from './sound';
 import { heldWords } from './points';
 import { turnsWords } from './measuring';
 import { listWords, type StepWords } from './stepWords';
@@ -74,11 +73,7 @@ function afterPower(gate: Gate, sheet: Sheet): StepWords {
       ...gate.swings.map(swingWords),
       ...gate.readings.map(readingWords),
       pressWords(sheet),
-      // The figures are those of the circuit that is wanted: a board that makes another is not spoken of.
-      sheet.sums.light &&
-        sheet.built.asWanted &&
-        otherLight(sheet.sums.light, sheet.sums.design.lamps.length > 1 ? 'D1' : undefined),
-      sheet.sums.sound && sheet.built.asWanted && otherTones(sheet.sums.sound),
+      familyWords(sheet.sums.own).alsoTry?.(sheet.sums.own, sheet),
     ]
       .filter(Boolean)
       .join(' '),

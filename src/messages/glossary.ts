@@ -233,7 +233,7 @@ const NEEDED: Readonly<Partial<Record<TermId, (sheet: Sheet) => boolean>>> = {
   zener: has('zener'),
   capacitor: has('capacitor'),
   transistor: has('transistor'),
-  filter: ({ sums }) => sums.sound !== undefined,
+  filter: ({ sums }) => sums.own.family === 'sound',
   common: ({ circuit }) => circuit.parts.some(({ kind, body }) => kind === 'led' && body !== undefined),
   hogging: ({ findings, sums }) =>
     findings.some(({ code }) => code === 'unequal-lamps') || sums.ways.some(({ kind }) => kind === 'shared'),

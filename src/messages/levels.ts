@@ -1,25 +1,18 @@
 import {
-  bandsFor,
   formatEntered,
-  formatFarads,
   formatOhms,
   formatQuantity,
   formatQuotient,
   formatSum,
   MINUS,
-  type ChipTimes,
   type Level,
   type Sheet,
   type StringSum,
 } from '@/core';
 import { lampName, looksWords, ownName } from './names';
-import type { SumBlock, SumLine } from './sumLines';
-import { mixLines } from './mix';
-import { timeLines } from './program';
-import { pulseLines } from './pulses';
-import { timingLines } from './timing';
+import { bandLine, type SumBlock, type SumLine } from './sumLines';
+import { familyWords } from './families';
 import { knobWords } from './points';
-import { BAND_WORDS, cornerLines, soundSeen } from './sound';
 import { listWords } from './stepWords';
 
 export const LEVEL_WORDS: Readonly<Record<Level, { readonly name: string; readonly about: string }>> = {
@@ -31,59 +24,17 @@ export const LEVEL_WORDS: Readonly<Record<Level, { readonly name: string; readon
 const V = (volts: number) => formatQuantity(volts, 'V');
 const A = (amps: number) => formatQuantity(amps, 'A');
 
-/** The sums of a lesson without mathematics, or as the three lines of a card; the full working has tables of its own. */
-export function sumsAt(level: Exclude<Level, 'full working'>, sheet: Sheet): SumBlock[] {
+/** The sums of a lesson at a level; the full working has the resistors' in a table of its own. */
+export function sumsAt(level: Level, sheet: Sheet): SumBlock[] {
+  const own = familyWords(sheet.sums.own).blocks(sheet.sums.own, level);
+  if (level === 'full working') return [...own];
   return [
-    ...timingSums(level, sheet),
-    ...pulseBlocks(level, sheet),
-    ...programBlocks(level, sheet),
-    ...(level === 'card' && sheet.sums.mix ? [{ title: 'The means', lines: mixLines(sheet.sums.mix) }] : []),
-    ...soundBlocks(level, sheet),
+    ...own,
     ...ownSums(sheet).map((sum) => ({
       title: `${listWords(sum.alike)}${sum.decidedBy ? ` for ${listWords(sum.lamps.map(({ part }) => part))}` : ''}: ${formatOhms(sum.chosen)}`,
       lines: level === 'card' ? cardLines(sum) : [bandLine(sum.chosen)],
     })),
   ];
-}
-
-/** The parts that set each chip's time; on a card with the rule of thumb. */
-function timingSums(level: Exclude<Level, 'full working'>, { sums }: Sheet): SumBlock[] {
-  return (sums.timing ?? []).map((chip) => {
-    const { ra, r, farads } = chip.values;
-    const lines = timingLines(chip);
-    return {
-      title: `${chip.chip}: ${listWords(Object.values(chip.parts))}`,
-      lines: [
-        ...(level === 'card' ? lines.slice(0, lines.length - 1) : []),
-        ...(ra === undefined ? [] : [bandLine(ra)]),
-        bandLine(r),
-        { name: 'take the capacitor', work: 'as printed on it', figure: formatFarads(farads) },
-      ],
-    };
-  });
-}
-
-/** The table with its times, and on a card their sum. */
-function programBlocks(level: Exclude<Level, 'full working'>, { sums }: Sheet): SumBlock[] {
-  if (!sums.program) return [];
-  const lines = timeLines(sums.program);
-  const rows = sums.program.rows.length;
-  return [{ title: 'The table', lines: level === 'card' ? lines : lines.slice(0, rows) }];
-}
-
-/** Of a lesson that listens: what lets each channel's tones through, on a card with the corner. */
-function soundBlocks(level: Exclude<Level, 'full working'>, { sums }: Sheet): SumBlock[] {
-  if (level !== 'card' || !sums.sound) return [];
-  return sums.sound.channels.map((channel) => ({
-    title: `The ${BAND_WORDS[channel.band]} channel`,
-    lines: cornerLines(channel),
-  }));
-}
-
-/** Peak and mean on a card; without mathematics there is nothing to say of them. */
-function pulseBlocks(level: Exclude<Level, 'full working'>, { sums }: Sheet): SumBlock[] {
-  if (level !== 'card' || !sums.pulses) return [];
-  return [{ title: 'Peak and mean', lines: pulseLines(sums.pulses) }];
 }
 
 /** What comes out of it: which lamps light and how, and at every level but the first their current. */
@@ -120,21 +71,8 @@ function cardLines(sum: StringSum): SumLine[] {
   ];
 }
 
-function bandLine(ohms: number): SumLine {
-  const bands = bandsFor(ohms, 4, 0.05) ?? bandsFor(ohms, 5, 0.01);
-  return {
-    name: 'take the resistor',
-    work: bands ? bands.join(', ') : 'as printed on it',
-    figure: formatOhms(ohms),
-  };
-}
-
 /** Lamps that look and carry the same stand in one line. */
 function seenLines({ sums, circuit }: Sheet, level: Level): SumLine[] {
-  if (sums.sound)
-    return soundSeen(sums.sound).map((line) =>
-      level === 'no mathematics' ? { ...line, work: line.work.split(':')[0]!, figure: '' } : line,
-    );
   const groups = new Map<string, { line: Omit<SumLine, 'name'>; names: string[] }>();
   for (const { part, type, amps, brightness } of sums.design.lamps) {
     const work = `${lampName(type)}, ${looksWords(brightness, type)}`;
@@ -145,14 +83,5 @@ function seenLines({ sums, circuit }: Sheet, level: Level): SumLine[] {
     groups.set(key, group);
   }
   const lamps = [...groups.values()].map(({ line, names }) => ({ name: listWords(names), ...line }));
-  if (sums.beam) return [...lamps, ...heardLines(sums.timing, level, 'one tone, while the beam is cut')];
-  return lamps.length > 0 ? lamps : heardLines(sums.timing, level, 'one tone, all the time');
-}
-
-/** Of a lesson without lamps: what is heard. */
-function heardLines(timing: readonly ChipTimes[] | undefined, level: Level, work: string): SumLine[] {
-  const [chip] = timing ?? [];
-  if (!chip) return [];
-  const figure = level === 'no mathematics' ? '' : formatQuantity(chip.hertz, 'Hz');
-  return [{ name: 'the speaker', work, figure }];
+  return [...familyWords(sums.own).seen(sums.own, lamps, level)];
 }

@@ -5,7 +5,7 @@ import { outcomeRows } from './why';
 import { CAUTION_WORDS } from './cautions';
 import { sentence } from './findings';
 import { holeName, stripName } from './holes';
-import { lessonLine } from './lessonLine';
+import { lessonLine } from './families';
 import { money } from './money';
 import { stockName, supplyName, thingName } from './names';
 import { schoolWords } from './schools';

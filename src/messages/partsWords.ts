@@ -117,7 +117,7 @@ export function stillAssumed(
     ...(supply.measured || supply.kind === 'bench'
       ? []
       : [`Volts and own ohms of ${supplyName(supply)}: from a table, not measured.`]),
-    ...(sums.rungs
+    ...(sums.own.family === 'gauge'
       ? ['How sharp the knee of the zeners is: the lamps come on over a few tenths of a volt.']
       : []),
     ...(kit.unpriced.length

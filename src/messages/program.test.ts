@@ -4,6 +4,7 @@ import { causeWords } from './causes';
 import { programLine, rowSentence, timeLines, turnWords } from './program';
 import { heldWords, pointName } from './points';
 import { stepWords } from './steps';
+import { ownSums } from '../../tests/support/ownSums';
 
 const plain = (text: string) => text.replace(/\u202f/gu, ' ');
 const row = (steps: readonly number[], seconds: number, fade = false) => ({ steps, seconds, fade });
@@ -18,7 +19,7 @@ describe('the words of a program', () => {
   const sheet = patternSheet('sequence', {});
 
   it('say each row, the round and the whole, and add up', () => {
-    const program = sheet.sums.program!;
+    const program = ownSums(sheet.sums).program!;
     expect(plain(rowSentence(program, 0))).toBe('red, for 4 s');
     expect(timeLines(program).map(({ figure }) => plain(figure))).toEqual([
       '4 s',
@@ -28,12 +29,14 @@ describe('the words of a program', () => {
       '18 s',
     ]);
     expect(plain(programLine(program))).toContain('by a table of 3 rows, 9 s, twice');
-    const faded = patternSheet('sequence', {
-      lamps: [{ lamp: 'red', pin: 9 }],
-      columns: [9],
-      rows: [row([128], 2, true)],
-      rounds: 0,
-    }).sums.program!;
+    const faded = ownSums(
+      patternSheet('sequence', {
+        lamps: [{ lamp: 'red', pin: 9 }],
+        columns: [9],
+        rows: [row([128], 2, true)],
+        rounds: 0,
+      }).sums,
+    ).program!;
     expect(plain(rowSentence(faded, 0))).toBe('red at 50 %, faded to over 2 s');
     expect(plain(programLine(faded))).toContain('over and over');
   });
@@ -68,12 +71,12 @@ describe('the words of a program', () => {
         : placement;
     });
     const turned = asBuilt({ ...sheet.plan, placements }, sheet.circuit);
-    expect(turnWords(turned.lamps, sheet.sums.program!)).toContain('D2 never');
+    expect(turnWords(turned.lamps, ownSums(sheet.sums).program!)).toContain('D2 never');
   });
 
   it('say of what is lit in the end that it stays so', () => {
     const once = patternSheet('sequence', { rounds: 1, after: 'stay' });
-    expect(plain(turnWords(once.built.lamps, once.sums.program!))).toBe(
+    expect(plain(turnWords(once.built.lamps, ownSums(once.sums).program!))).toBe(
       'D1 for 4.0 s and D2 for 1.0 s, once round in 9 s; D3 in the end, and stays lit',
     );
   });

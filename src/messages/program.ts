@@ -6,6 +6,7 @@ import {
   type LampSeen,
   type ProgramSums,
   type Sheet,
+  sumsIn,
 } from '@/core';
 import { lampName } from './names';
 import { listWords } from './stepWords';
@@ -119,12 +120,15 @@ export function timeLines(program: ProgramSums): { name: string; work: string; f
 export function boardLamps({
   sums,
 }: Pick<Sheet, 'sums'>): readonly { part: string; pin: number; place: number }[] {
-  return sums.program?.lamps ?? sums.mix?.lamps ?? (sums.rule ? [sums.rule.lamp] : []);
+  const { own } = sums;
+  if (own.family === 'program') return own.program.lamps;
+  if (own.family === 'mix') return own.mix.lamps;
+  return own.family === 'rule' ? [own.rule.lamp] : [];
 }
 
 /** Where a lamp’s lead goes, for its step: `pin 9, the 12th place from ground`. */
 export function pinPlaceWords({ sums }: Pick<Sheet, 'sums'>, pin: number): string {
-  const reads = sums.rule?.reads;
+  const reads = sumsIn(sums, 'rule')?.rule.reads;
   const lamp = reads?.pin === pin ? reads : boardLamps({ sums }).find((one) => one.pin === pin);
   return lamp ? `pin ${pin}, place ${lamp.place} counted from ground` : `pin ${pin}`;
 }

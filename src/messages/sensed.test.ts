@@ -12,11 +12,12 @@ import {
   trimWords,
 } from './light';
 import { leastWords } from './lengths';
-import { lessonLine } from './lessonLine';
+import { lessonLine } from './families';
 import { namesIn } from './names';
 import { pointName, probeWords } from './points';
 import { cellLines, pulseLines, pulseTalk, whyItLights } from './pulses';
 import { stepWords } from './steps';
+import { ownSums } from '../../tests/support/ownSums';
 
 const plain = (words: string) => words.replaceAll('\u202f', ' ');
 /** The first figure of some words, in its own prefix. */
@@ -24,7 +25,7 @@ const figureIn = (words: string) => Number(/[\d.]+/u.exec(plain(words))![0]);
 
 describe('a lamp on pulses in words', () => {
   const sheet = patternSheet('pulsed');
-  const pulses: PulseSums = sheet.sums.pulses!;
+  const pulses: PulseSums = ownSums(sheet.sums).pulses!;
   const figure = (name: RegExp) => pulseLines(pulses).find((line) => name.test(line.name))!.figure;
 
   it('tells peak and mean by figures that are one another’s share', () => {
@@ -36,7 +37,7 @@ describe('a lamp on pulses in words', () => {
 
   it('says what its mean by itself would do as the lamp’s own curve has it', () => {
     expect(whyItLights(pulses)).toContain('would leave D1 dark');
-    const long = patternSheet('pulsed', { lamp: 'red', duty: 0.95, amps: 0.008 }).sums.pulses!;
+    const long = ownSums(patternSheet('pulsed', { lamp: 'red', duty: 0.95, amps: 0.008 }).sums).pulses!;
     expect(long.steadyAmps).toBeGreaterThan(1e-3);
     expect(long.steadyAmps).toBeLessThan(long.amps.mean);
     expect(whyItLights(long)).not.toContain('dark');
@@ -45,7 +46,7 @@ describe('a lamp on pulses in words', () => {
 
   it('says why it lights, and what the eye goes by', () => {
     expect(whyItLights(pulses)).toContain('one steady light');
-    const slow = patternSheet('pulsed', { hertz: 2 }).sums.pulses!;
+    const slow = ownSums(patternSheet('pulsed', { hertz: 2 }).sums).pulses!;
     expect(whyItLights(slow)).toContain('flashes');
     expect(plain(pulseTalk(pulses))).toContain('40 %');
   });
@@ -75,7 +76,7 @@ describe('a lamp on pulses in words', () => {
 
 describe('a lamp that follows the light in words', () => {
   const sheet = patternSheet('light-switch');
-  const light: LightSums = sheet.sums.light!;
+  const light: LightSums = ownSums(sheet.sums).light!;
   const other = patternSheet('light-switch', { lit: 'window', dark: 'dusk' });
 
   it('tells where it should switch and where it does', () => {
@@ -91,9 +92,9 @@ describe('a lamp that follows the light in words', () => {
   it('tells the way of the current through every part, either way round', () => {
     for (const { circuit, sums } of [sheet, other])
       for (const { id, kind } of circuit.parts)
-        if (kind !== 'supply') expect(lightPath(sums.light!)).toContain(id);
+        if (kind !== 'supply') expect(lightPath(ownSums(sums).light!)).toContain(id);
     expect(lightTalk(light)).toContain('The darker');
-    expect(lightTalk(other.sums.light!)).toContain('The lighter');
+    expect(lightTalk(ownSums(other.sums).light!)).toContain('The lighter');
     expect(lightPredictions(light)).toHaveLength(3);
   });
 

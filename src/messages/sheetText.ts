@@ -1,5 +1,5 @@
 import { formatQuantity, THIN, type Sheet } from '@/core';
-import { lessonLine } from './lessonLine';
+import { lessonLine } from './families';
 import { stockName } from './names';
 import { pointName } from './points';
 

@@ -10,6 +10,7 @@ import {
   type SoundChannel,
   type SoundSums,
   type TestSound,
+  sumsIn,
 } from '@/core';
 import { lampCurrent } from './light';
 import { listed } from './grammar';
@@ -109,8 +110,9 @@ export function soundSeen({ channels }: SoundSums): SumLine[] {
 
 /** Where a part's leg goes to the hub, it is said: the row that all channels share. */
 export function hubWords(part: string, { circuit, sums }: Sheet): string {
-  const onHub = sums.sound && Object.values(partOf(circuit, part)?.pins ?? {}).includes('hub');
-  return onHub ? ` One leg is on the sound hub, the collector of ${sums.sound!.stage.transistor}.` : '';
+  const sound = sumsIn(sums, 'sound')?.sound;
+  if (!sound || !Object.values(partOf(circuit, part)?.pins ?? {}).includes('hub')) return '';
+  return ` One leg is on the sound hub, the collector of ${sound.stage.transistor}.`;
 }
 
 /** A channel's parts in the order in which sound passes them. */
@@ -121,7 +123,7 @@ function channelParts({ from, to, pull, transistor, lamps, resistor }: SoundChan
 
 /** Of a channel's transistor: that its channel is the same again, and what is not. */
 export function channelAgain(part: string, { sums }: Sheet): string {
-  const channels = sums.sound?.channels ?? [];
+  const channels = sumsIn(sums, 'sound')?.sound.channels ?? [];
   const at = channels.findIndex(({ transistor }) => transistor === part);
   const [own, first] = [channels[at], channels[0]];
   if (!own || !first || at === 0) return '';

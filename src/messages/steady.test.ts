@@ -4,7 +4,7 @@ import { damageWords, ruinWords } from './dryRun';
 import { sentence } from './findings';
 import { holeName, stripName } from './holes';
 import { lengthWords } from './lengths';
-import { lessonLine } from './lessonLine';
+import { lessonLine } from './families';
 import { legName, stockName, thingName } from './names';
 import { pointName, probeWords } from './points';
 import { solderWords } from './soldering';

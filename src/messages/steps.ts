@@ -13,7 +13,9 @@ import {
   SUPPLIES,
   type Sheet,
   type Step,
+  sumsIn,
 } from '@/core';
+import { familyWords } from './families';
 import { beamGateWords, beamLampWords } from './beam';
 import { boardLead, boardWords, cableWords, onBoard, programWords } from './boardSteps';
 import { gateWords, holdWords, readingWords, seenWords, swingWords } from './gates';
@@ -134,24 +136,30 @@ function rowWords([from, to]: readonly [number, number], sheet: Sheet): string {
   return from === to ? `${name.slice(0, -1)} ${from}` : `${name} ${from}–${to}`;
 }
 
-function placeWords(step: Extract<Step, { action: 'place-part' }>, sheet: Sheet): StepWords {
+type Placed = Extract<Step, { action: 'place-part' }>;
+
+function lampWords(step: Placed, holes: string, above: string, sheet: Sheet): StepWords {
+  const [anode, cathode] = ['anode', 'cathode'].map((pin) =>
+    holeName(step.legs.find((leg) => leg.pin === pin)!.hole),
+  );
+  const beam = sumsIn(sheet.sums, 'beam')?.beam;
+  return {
+    title: `Put the ${valueOf(step.part, sheet)} lamp ${step.part} in ${holes}.`,
+    detail: `${beam ? beamLampWords(beam) : ''}It must not be turned round.${above}`,
+    cue: `Long leg in ${anode}. Short leg, on the flat edge of the rim, in ${cathode}.`,
+    why: 'It turns current into light, in one direction only.',
+  };
+}
+
+function placeWords(step: Placed, sheet: Sheet): StepWords {
   if (buildType(boardOf(sheet.plan)) === 'taped') return tapedPartWords(step, sheet);
   const holes = listed(step.legs.map((leg) => holeName(leg.hole)));
   const above = step.positive
     ? ` Its end in ${holeName(step.positive.hole)} will be the more positive, by ${formatQuantity(step.positive.volts, 'V')}.`
     : '';
   switch (step.kind) {
-    case 'led': {
-      const [anode, cathode] = ['anode', 'cathode'].map((pin) =>
-        holeName(step.legs.find((leg) => leg.pin === pin)!.hole),
-      );
-      return {
-        title: `Put the ${valueOf(step.part, sheet)} lamp ${step.part} in ${holes}.`,
-        detail: `${sheet.sums.beam ? beamLampWords(sheet.sums.beam) : ''}It must not be turned round.${above}`,
-        cue: `Long leg in ${anode}. Short leg, on the flat edge of the rim, in ${cathode}.`,
-        why: 'It turns current into light, in one direction only.',
-      };
-    }
+    case 'led':
+      return lampWords(step, holes, above, sheet);
     case 'resistor':
       return resistorWords(step, holes, sheet);
     case 'rgb':
@@ -221,7 +229,7 @@ function resistorWords(step: { part: string }, holes: string, sheet: Sheet): Ste
     why:
       amps === undefined
         ? (own ?? 'It limits the current.')
-        : `It keeps ${guarded.length === 1 ? 'the lamp' : listed(guarded.map(({ part: id }) => id))} at ${formatQuantity(amps, 'A')}${(sheet.sums.pulses ?? sheet.sums.sound) ? ' on average' : ''}.`,
+        : `It keeps ${guarded.length === 1 ? 'the lamp' : listed(guarded.map(({ part: id }) => id))} at ${formatQuantity(amps, 'A')}${familyWords(sheet.sums.own).isMean ? ' on average' : ''}.`,
   };
 }
 
@@ -242,13 +250,14 @@ function staysPut(id: string, { circuit }: Sheet): boolean {
 /** What a test half-way asks for and shows, of what stands on the board by then. */
 function testWords({ block, of, gate }: Of<'block-gate'>, sheet: Sheet): StepWords {
   const soldered = buildType(boardOf(sheet.plan)) === 'soldered';
+  const beam = sumsIn(sheet.sums, 'beam')?.beam;
   return {
     title: `Stop: test ${soldered ? 'batch' : 'part'} ${block} of ${of}.`,
     detail: [
       'Look first: every leg in its hole, no bare legs touching.',
       onBoard(sheet) ? boardWords(gate.lit, sheet) : forAMoment(sheet),
       holdWords(gate),
-      sheet.sums.beam && beamGateWords(sheet.sums.beam),
+      beam && beamGateWords(beam),
       seenWords(gate, sheet),
       ...gate.swings.map(swingWords),
       ...gate.readings.map(readingWords),

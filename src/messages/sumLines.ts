@@ -1,3 +1,5 @@
+import { bandsFor, formatOhms } from '@/core';
+
 /** One line of a sum as students get it. */
 export interface SumLine {
   readonly name: string;
@@ -10,4 +12,14 @@ export interface SumLine {
 export interface SumBlock {
   readonly title: string;
   readonly lines: readonly SumLine[];
+}
+
+/** Which resistor to take: its bands, or the print on it. */
+export function bandLine(ohms: number): SumLine {
+  const bands = bandsFor(ohms, 4, 0.05) ?? bandsFor(ohms, 5, 0.01);
+  return {
+    name: 'take the resistor',
+    work: bands ? bands.join(', ') : 'as printed on it',
+    figure: formatOhms(ohms),
+  };
 }

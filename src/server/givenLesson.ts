@@ -6,7 +6,7 @@ import {
   type Sheet,
   type SheetRequest,
 } from '@/core';
-import { lessonLine } from '@/messages/lessonLine';
+import { lessonLine } from '@/messages/families';
 import { carefulRequest, sheetOf, sheetSurroundings } from './lessonSheet';
 import { faultCounts } from './repositories/foundFaults';
 import { group } from './repositories/groups';

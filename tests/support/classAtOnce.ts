@@ -92,6 +92,8 @@ export async function classAtOnce({
       { length: clients + listeners },
       () => new Ear(base, filled.session, stopper.signal),
     );
+    // Three hundred who come within one second are another question than three hundred who listen.
+    for (let tries = 0; tries < 600 && ears.some((ear) => !ear.isOpen); tries++) await pause(50);
     const sentAt = new Map<string, number>();
     const acknowledged: number[] = [];
     const action = actionId(build, 'keepReading');
@@ -228,6 +230,7 @@ async function sendOne(base: string, action: string, session: number, body: obje
 class Ear {
   /** When each reading was heard of first. */
   readonly at = new Map<string, number>();
+  isOpen = false;
   private last = 0;
 
   constructor(
@@ -249,6 +252,7 @@ class Ear {
     const response = await fetch(`${this.base}/check/${this.session}/live?after=${this.last}`, {
       signal: this.signal,
     });
+    this.isOpen = true;
     const text = new TextDecoder();
     let rest = '';
     for await (const chunk of response.body!) {

@@ -7,6 +7,7 @@ import {
   makeSheet,
   PATTERNS,
   sessionExpectation,
+  sumsIn,
   workOut,
   type BoardChoice,
   type ParamsOf,
@@ -45,8 +46,9 @@ export type SingleSheet = Sheet & { readonly loop: LoopSums };
 
 export function sheetWith(params: Partial<SingleParams> = {}, more: Partial<SheetRequest> = {}): SingleSheet {
   const sheet = makeSheet(requestWith(params, more));
-  if (!sheet.ok || !sheet.value.sums.loop) throw new Error(JSON.stringify(sheet.findings));
-  return { ...sheet.value, loop: sheet.value.sums.loop };
+  const own = sheet.ok ? sumsIn(sheet.value.sums, 'loop') : undefined;
+  if (!sheet.ok || !own) throw new Error(JSON.stringify(sheet.findings));
+  return { ...sheet.value, loop: own.loop };
 }
 
 /** The sheet of any pattern with its usual wishes, some changed, on a board. */

@@ -4,6 +4,7 @@ import { AGE_FACTORS } from './pace';
 import { blocksOf } from './blocks';
 import { soldering, totalMinutes } from './steps';
 import { tapesOf } from './taped';
+import { ownSums } from '../../../tests/support/ownSums';
 
 const actions = (sheet: Sheet) => sheet.steps.map(({ action }) => action);
 const step = <A extends Sheet['steps'][number]['action']>(sheet: Sheet, action: A) =>
@@ -92,7 +93,7 @@ describe('a card for walking down', () => {
   it('changes the resistor step by step to the floor, and names the one that nobody takes', () => {
     const sheet = patternSheet('walk-down', { lamp: 'red' }, 'mini');
     const changes = step(sheet, 'change-part');
-    const walk = sheet.sums.walk!;
+    const walk = ownSums(sheet.sums).walk!;
     expect(changes.map(({ ohms }) => ohms)).toEqual(walk.slice(1).map(({ ohms }) => ohms));
     expect(changes.map(({ beyond }) => beyond).lastIndexOf(true)).toBe(changes.length - 1);
     expect(changes.filter(({ beyond }) => beyond)).toHaveLength(1);

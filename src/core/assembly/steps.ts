@@ -7,7 +7,7 @@ import { sourceOf } from '../circuit/source';
 import type { Held, Shows } from '../observe/checkpoint';
 import { running } from '../program/measuring';
 import type { ProgramTable } from '../program/table';
-import type { WalkRow } from '../patterns/steady/figures';
+import type { WalkRow } from '../patterns/steady/rows';
 import type { Ohms } from '../quantities/units';
 import { AGE_FACTORS, PACE, SOLDER_PER_JOINT, type AgeGroup } from './pace';
 import { pluggedSteps } from './plugged';

@@ -1,5 +1,4 @@
-import type { LightSums } from '../answers/lampInLight';
-import type { BeamSums } from '../answers/beam';
+import type { FamilySums } from '../patterns/family';
 
 /** What a lesson’s wish and card ask for beside its circuit, by name. */
 export interface Apparatus {
@@ -9,13 +8,9 @@ export interface Apparatus {
 }
 
 /** The hood over a light sensor, the torch that lights it, the lens of a beam, and the leads of a lamp that stands apart. */
-export function apparatusOf({
-  light,
-  beam,
-}: {
-  readonly light?: LightSums | undefined;
-  readonly beam?: BeamSums | undefined;
-}): Apparatus[] {
+export function apparatusOf(own: FamilySums): Apparatus[] {
+  const light = 'light' in own ? own.light : undefined;
+  const beam = 'beam' in own ? own.beam : undefined;
   const scenes: readonly string[] = [
     ...(light ? [light.lit, light.dark] : []),
     ...(beam?.hood ? ['hood'] : []),

@@ -55,7 +55,8 @@ export function sensorFindings(light: LightSums): Finding[] {
 }
 
 /** Lit in the one scene, dark in the other. */
-export function lightGoals(light: LightSums): Goal[] {
+export function lightGoals(light: LightSums | undefined): Goal[] {
+  if (!light) return [];
   const look = (scene: LightSums['lit']) => light.scenes.find((row) => row.scene === scene)!;
   return [
     { code: 'lit-in', scene: light.lit, met: look(light.lit).brightness !== 'dark', parts: ['D1'] },

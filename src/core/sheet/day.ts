@@ -10,6 +10,7 @@ import type { ChipTimes } from '../patterns/timed/figures';
 import type { ProgramSums } from '../program/sums';
 import type { PulseSums } from '../patterns/pulsed/pulses';
 import type { SheetRequest } from './request';
+import { timingIn } from '../patterns/family';
 import { workOut } from './sheet';
 
 /** Another setting of the same build, to be laid beneath its day. */
@@ -45,12 +46,12 @@ export function dayOf(
   if (!worked.ok) return worked;
   const { circuit, seen, sums, started, supply } = worked.value;
   if (!seen) return refused(finding('does-not-move', {}));
-  const { timing = [], pulses, program } = sums;
+  const { own } = sums;
   const day = {
     seen: switchedOn(seen),
-    timing,
-    ...(pulses ? { pulses } : {}),
-    ...(program ? { program } : {}),
+    timing: timingIn(sums),
+    ...(own.family === 'pulsed' ? { pulses: own.pulses } : {}),
+    ...(own.family === 'program' ? { program: own.program } : {}),
   };
   if (beneath === 'nothing') return accepted(day);
   const other = observe(withHeld(otherwise(circuit, supply, beneath), started as Held | undefined));

@@ -1,6 +1,7 @@
 import { patternSheet, ROUGH, sheetWith } from '../../../tests/support/sheets';
 import { PATTERN_IDS } from '../patterns/index';
 import { goalsOf } from './goals';
+import { ownSums } from '../../../tests/support/ownSums';
 
 describe('a lesson’s aim', () => {
   it.each(PATTERN_IDS)('is met by %s as it starts', (pattern) => {
@@ -55,7 +56,8 @@ describe('a lesson’s aim', () => {
     const hogging = patternSheet('hogging', { lamps: ['red', 'red'] });
     expect(hogging.goals.find(({ code }) => code === 'one-takes-all')).toMatchObject({ met: false });
     const { sums } = patternSheet('gauge', {}, 'full');
-    const turned = { ...sums, rungs: [...sums.rungs!].reverse() };
+    const rungs = [...ownSums(sums).rungs!].reverse();
+    const turned = { ...sums, own: { family: 'gauge', rungs } as const };
     expect(goalsOf('gauge', turned, true)[0]).toMatchObject({ code: 'lights-in-order', met: false });
   });
 

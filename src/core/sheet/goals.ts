@@ -6,7 +6,7 @@ import { KEPT_SHARE } from '../observe/checkpoint';
 import { patternOf, type PatternId } from '../patterns/index';
 import { allBlink, allLit, type Goal } from '../patterns/goal';
 import type { AgeRow } from '../patterns/steady/ages';
-import type { ChipTimes } from '../patterns/timed/figures';
+import type { ChipTimes, LampTurn } from '../patterns/timed/figures';
 import { lessonSums, type LessonSums } from '../patterns/steady/figures';
 
 /**
@@ -21,11 +21,17 @@ export function goalsOf(pattern: PatternId, sums: LessonSums, asWanted: boolean)
   );
   return [
     ...promised,
-    ...(sums.flashes ? sums.ages.map(allBlink) : []),
-    ...(sums.timing ? [keepsTime(sums.timing, sums.turns), ...fed(sums.timing, sums.ages)] : []),
+    ...timedGoals(sums),
     { code: 'within-limit', met: over.length === 0, parts: [...new Set(over)] },
     { code: 'board-makes-it', met: asWanted, parts: [] },
   ];
+}
+
+/** A lesson with chips keeps its times, feeds them, and blinks where it is to. */
+function timedGoals({ own, ages }: LessonSums): Goal[] {
+  if (!('timing' in own)) return [];
+  const { timing, turns, flashes } = own;
+  return [...(flashes ? ages.map(allBlink) : []), keepsTime(timing, turns), ...fed(timing, ages)];
 }
 
 /** Whether a circuit with other parts in it still does what its lesson is for. */
@@ -50,7 +56,7 @@ function fed(chips: readonly ChipTimes[], ages: readonly AgeRow[]): Goal[] {
   });
 }
 
-function keepsTime(chips: readonly ChipTimes[], turns: LessonSums['turns'] = []): Goal {
+function keepsTime(chips: readonly ChipTimes[], turns: readonly LampTurn[]): Goal {
   const isOff = (span: number, wished: number) => Math.abs(Math.log(span / wished)) > Math.log1p(KEPT_SHARE);
   const off = chips.filter(({ wanted, solved }) => {
     const { high = 0, low = 0, period = high + low } = wanted;

@@ -34,6 +34,7 @@ import { DEFAULT_BUILD, type Build } from './choice';
 import { goalsOf, servesAs } from './goals';
 import { planFor, type Planned } from './planFor';
 import { asChecked, spreadAs } from './lastGate';
+import { sumsIn } from '../patterns/family';
 import type { SheetRequest } from './request';
 
 /** One lesson, worked out: every stage hangs on the same circuit. */
@@ -108,7 +109,17 @@ export function makeSheet(request: SheetRequest): Outcome<Sheet> {
   const batch = pattern.batch?.(choice.params) ?? 1;
   const parkOhms = parkingOhms(circuit, request);
   const measuring = forMeasuring(sums, checkpoints);
-  const wishes = { age, batch, walk: sums.walk, extras, held, shows, parkOhms, brief: outline, measuring };
+  const wishes = {
+    age,
+    batch,
+    walk: sumsIn(sums, 'walk')?.walk,
+    extras,
+    held,
+    shows,
+    parkOhms,
+    brief: outline,
+    measuring,
+  };
   const steps = asChecked(buildSteps(plan, circuit, built, wishes), expected.value);
   const halves = outline ? [] : halvesOf({ plan, circuit, held, parkOhms }, built.asWanted);
   const isolations = halves.map((half) => spreadAs(half, expected.value));
@@ -164,9 +175,9 @@ function guarding(
 }
 
 /** What a controller runs while it is measured; nothing where none is set by a table. */
-function forMeasuring({ program, mix }: LessonSums, checkpoints: readonly Checkpoint[]) {
-  const own = program?.table ?? mix?.table;
-  return own && measuringTable(own, checkpoints);
+function forMeasuring({ own }: LessonSums, checkpoints: readonly Checkpoint[]) {
+  if (own.family === 'program') return measuringTable(own.program.table, checkpoints);
+  return own.family === 'mix' ? measuringTable(own.mix.table, checkpoints) : undefined;
 }
 
 /** A supply this near to its limit is held by it. */
@@ -201,12 +212,12 @@ export function counted(sheet: Uncounted, request: SheetRequest): Sheet {
     plan,
     supply,
     lamps: sorts,
-    spareValues: (sums.walk ?? [])
+    spareValues: (sumsIn(sums, 'walk')?.walk ?? [])
       .filter((row) => !row.beyond)
       .slice(1)
       .map(({ ohms }) => ohms),
     parkOhms: parked ? parkingOhms(circuit, request) : undefined,
-    extras: [...apparatusOf(sums), ...extras],
+    extras: [...apparatusOf(sums.own), ...extras],
     checkpoints,
     students,
     spareRisk: style.spareRisk,

@@ -7,6 +7,7 @@ import { FRAME, listen, type Music } from './listen';
 import { SOUND_RATE, SWEPT, sweptHertz, TEST_SOUNDS, testSound } from './pieces';
 import { asLoud, responseTo, tonesAlong } from './response';
 import { loudnessOf, roughly } from './roughly';
+import { ownSums } from '../../../tests/support/ownSums';
 
 const { design, sums } = worked('sound-lights');
 const { circuit } = design;
@@ -130,7 +131,7 @@ describe('the rough picture', () => {
 
 describe('the response', () => {
   it('is what the sums say at the tones of the checks, and peaks inside its own channel', () => {
-    const { channels } = sums.sound!;
+    const { channels } = ownSums(sums).sound!;
     const response = responseTo(circuit, [...channels.map(({ tone: hertz }) => hertz)]);
     channels.forEach(({ lamps, band, at }, i) =>
       expect(response.lamps[lamps[0]!]![i]).toBeCloseTo(at[band], 9),

@@ -1,7 +1,7 @@
 import { cardSections, cautionsAt, isStop, type Sheet, type Step } from '@/core';
 import { FarSide, farSideOf } from '@/features/plan/FarSide';
 import { SectionBoard } from '@/features/sheet/steps/StepBoard';
-import { lessonLine } from '@/messages/lessonLine';
+import { lessonLine } from '@/messages/families';
 import { CAUTION_WORDS } from '@/messages/cautions';
 import { stepWords } from '@/messages/steps';
 import { PrintButton } from './PrintButton';

@@ -1,5 +1,5 @@
 import { columnUnit, formatPlain, formatQuantity, heldForLooks, judgedPoint, type Sheet } from '@/core';
-import { lessonLine } from '@/messages/lessonLine';
+import { lessonLine } from '@/messages/families';
 import { heldWords, pointName, probeWords } from '@/messages/points';
 import { longDayName } from '@/ui/dates';
 import { PrintButton } from './PrintButton';

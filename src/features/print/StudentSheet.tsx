@@ -14,9 +14,8 @@ import { CircuitDiagram } from '@/features/plan/CircuitDiagram';
 import { ResistorDrawing } from '@/features/plan/ResistorDrawing';
 import { StringWork } from '@/features/sheet/sums/StringWork';
 import { SumBlockTable } from '@/features/sheet/sums/SumBlockTable';
-import { WorkingTable } from '@/features/sheet/sums/LoopWork';
+import { WorkingTable } from '@/features/sheet/families/LoopWork';
 import { CAUTION_WORDS } from '@/messages/cautions';
-import { fullWorking } from '@/messages/fullWorking';
 import { glossaryFor, type OwnWords } from '@/messages/glossary';
 import { LEVEL_WORDS, seen, sumsAt } from '@/messages/levels';
 import { stockName } from '@/messages/names';
@@ -151,10 +150,11 @@ function Sum({ sheet, style, level }: { sheet: Sheet; style: HouseStyle; level: 
   if (level !== 'full working') {
     return sumsAt(level, sheet).map((block) => <SumBlockTable key={block.title} block={block} />);
   }
-  if (sheet.sums.loop) return <WorkingTable sums={sheet.sums} loop={sheet.sums.loop} style={style} />;
+  const { own } = sheet.sums;
+  if (own.family === 'loop') return <WorkingTable sums={sheet.sums} loop={own.loop} style={style} />;
   return (
     <>
-      {fullWorking(sheet).map((block) => (
+      {sumsAt('full working', sheet).map((block) => (
         <SumBlockTable key={block.title} block={block} />
       ))}
       <StringWork sheet={sheet} style={style} />

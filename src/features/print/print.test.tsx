@@ -3,10 +3,10 @@ import { patternSheet } from '../../../tests/support/sheets';
 import { cardSections, DEFAULT_STYLE, THIN } from '@/core';
 import { CAUTION_WORDS } from '@/messages/cautions';
 import { stepWords } from '@/messages/steps';
-import { fullWorking } from '@/messages/fullWorking';
 import { PrintedCard } from './PrintedCard';
 import { PrintedChecks } from './PrintedChecks';
 import { StudentSheet } from './StudentSheet';
+import { sumsAt } from '@/messages/levels';
 
 const markupOf = (element: React.ReactElement) => renderToStaticMarkup(element).replaceAll(THIN, ' ');
 const plain = (markup: string) => markup.replace(/<[^>]+>/gu, ' ').replace(/\s+/gu, ' ');
@@ -96,7 +96,7 @@ describe('the students’ sheet', () => {
       ),
     );
     expect(page).toContain(title);
-    for (const { lines } of fullWorking(sheet))
+    for (const { lines } of sumsAt('full working', sheet))
       for (const { name, figure } of lines) {
         expect(page).toContain(plain(name));
         expect(page).toContain(plain(figure.replaceAll(THIN, ' ')));

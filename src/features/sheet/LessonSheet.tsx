@@ -6,7 +6,7 @@ import type { Instant, Outcome, Plan, Sheet, SheetRequest } from '@/core';
 import { useLasting } from '@/features/hooks/useLasting';
 import { useUndoKeys } from '@/features/hooks/useUndoKeys';
 import { sentence } from '@/messages/findings';
-import { lessonLine } from '@/messages/lessonLine';
+import { lessonLine } from '@/messages/families';
 import { namesIn } from '@/messages/names';
 import type { OwnWords } from '@/messages/glossary';
 import type { SheetSurroundings } from '@/server/lessonSheet';

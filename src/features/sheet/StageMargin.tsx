@@ -1,5 +1,5 @@
-import { choiceOf, formatOhms, formatQuantity, type ChipTimes, type LessonSums, type Sheet } from '@/core';
-import { mixName } from '@/messages/mix';
+import { choiceOf, type Sheet } from '@/core';
+import { familyWords } from '@/messages/families';
 import { BOARD_SHORT } from '@/messages/names';
 import type { GivenSession } from './given';
 import { dayName } from '@/ui/dates';
@@ -66,10 +66,9 @@ export function StageMargin({ stage, sheet, sessions, trial, onStage }: Props) {
 
 /** Only what moves has a day, and only what listens has a sound. */
 function hasStage(stage: Stage, sheet: Sheet | undefined): boolean {
-  const { timing, pulses, program, sound } = sheet?.sums ?? {};
-  if (stage === 'sound') return sound !== undefined;
-  if (stage !== 'day') return true;
-  return [timing, pulses, program].some((sums) => sums !== undefined);
+  const own = sheet?.sums.own;
+  if (stage === 'sound') return own?.family === 'sound';
+  return stage !== 'day' || (own !== undefined && familyWords(own).dayHeadline !== undefined);
 }
 
 function counted(count: number, name: string): string {
@@ -87,15 +86,16 @@ function headline(stage: Stage, sheet: Sheet | undefined, sessions: readonly Giv
     return next ? `${next.groupName}, ${dayName(next.onDate)}` : 'no group yet';
   }
   if (!sheet) return '–';
+  const { own } = sheet.sums;
   switch (stage) {
     case 'aim':
       return `${sheet.cautions.length} cautions`;
     case 'parts':
       return `${sheet.kit.lines.length} kinds`;
     case 'sums':
-      return sumsHeadline(sheet.sums);
+      return familyWords(own).headline(own, sheet.sums);
     case 'day':
-      return dayHeadline(sheet.sums);
+      return familyWords(own).dayHeadline?.(own) ?? '';
     case 'sound':
       return 'music, and what lights';
     case 'plan':
@@ -111,48 +111,4 @@ function headline(stage: Stage, sheet: Sheet | undefined, sessions: readonly Giv
       return `for ${sheet.kit.students}, up to ${spare} spare`;
     }
   }
-}
-
-const S = (seconds: number) => formatQuantity(seconds, 's', 2);
-
-function sumsHeadline({
-  timing,
-  pulses,
-  light,
-  beam,
-  loop,
-  design,
-  program,
-  mix,
-  sound,
-}: LessonSums): string {
-  if (sound)
-    return `hub at ${formatQuantity(sound.stage.volts, 'V', 2)}, ${counted(sound.channels.length, 'channel')}`;
-  if (mix) return mixName(mix);
-  if (program)
-    return `${counted(program.lamps.length, 'pin')}, ${formatQuantity(program.lamps[0]!.peak, 'A')}`;
-  if (light?.switches.typical !== undefined)
-    return `switches at ${formatQuantity(light.switches.typical, 'lx', 2)}`;
-  if (beam?.switches.typical !== undefined)
-    return `below ${formatQuantity(beam.switches.typical, 'lx', 2)} it sounds`;
-  if (timing) return timeHeadline(timing[0]!);
-  if (pulses) {
-    const { peak, mean } = pulses.lampVolts;
-    return `${formatQuantity(peak, 'V', 2)}, meter ${formatQuantity(mean, 'V', 2)}`;
-  }
-  const amps = formatQuantity(design.amps, 'A');
-  return loop ? `${formatOhms(loop.chosen)} → ${amps}` : `${counted(design.lamps.length, 'lamp')}, ${amps}`;
-}
-
-function timeHeadline({ solved, values, hertz }: ChipTimes): string {
-  if (hertz > 20) return `${formatOhms(values.r)} → ${formatQuantity(hertz, 'Hz')}`;
-  return solved.low > 0 ? `${S(solved.high)} up, ${S(solved.low)} down` : `${S(solved.high)} up`;
-}
-
-function dayHeadline({ timing, pulses, program }: LessonSums): string {
-  if (program) return `${counted(program.rows.length, 'row')}, ${formatQuantity(program.roundSeconds, 's')}`;
-  if (pulses) return `once round ${formatQuantity(1 / pulses.hertz, 's', 3)}`;
-  if (!timing) return '';
-  const { high, low } = timing[0]!.solved;
-  return low > 0 ? `${S(high + low)}, over and over` : `one press, ${S(high)}`;
 }

@@ -26,7 +26,7 @@ import {
   type SimulatedBench,
 } from '@/core';
 import { sentences } from '@/messages/findings';
-import { lessonLine } from '@/messages/lessonLine';
+import { lessonLine } from '@/messages/families';
 
 import { judgementOf, type BenchReadings, type Judgement } from '../judging/bench';
 import { handedOver } from '../judging/handedOver';

@@ -6,6 +6,7 @@ import { withHeld } from '../../observe/held';
 import { observe } from '../../observe/observe';
 import { sessionExpectation } from '../../sheet/expectation';
 import { makeSheet } from '../../sheet/sheet';
+import { ownSums } from '../../../../tests/support/ownSums';
 
 const CUT = { D1: 'cut' } as const;
 
@@ -34,13 +35,13 @@ const wishes = [
 
 describe.each(wishes)('a beam alarm with %o', (wish) => {
   const { design, sums } = worked('beam-alarm', wish as never);
-  const beam: BeamSums = sums.beam!;
+  const beam: BeamSums = ownSums(sums).beam!;
   const { circuit } = design;
 
   it('is silent while the beam is whole, and heard at its pitch when it is cut', () => {
     expect(heard(circuit).sounds).toBe(false);
     expect(heard(withHeld(circuit, CUT)).sounds).toBe(true);
-    const { hertz, wanted } = sums.timing![0]!;
+    const { hertz, wanted } = ownSums(sums).timing![0]!;
     expect(Math.abs(Math.log(hertz * wanted.period!))).toBeLessThan(0.15);
   });
 
@@ -82,7 +83,7 @@ describe.each(wishes)('a beam alarm with %o', (wish) => {
   it('has a range of trims with which any sensor of the sort switches at the aim', () => {
     const { low, high, potentiometer } = beam.range!;
     expect(potentiometer!).toBeGreaterThanOrEqual(high);
-    const { family } = sums.timing![0]!;
+    const { family } = ownSums(sums).timing![0]!;
     const hush = (r10: number) => ({
       family,
       volts: sums.supplyFigures.volts,
@@ -128,7 +129,10 @@ describe('a beam alarm', () => {
     const { nearest } = refusal.data as { nearest: number };
     expect(nearest).toBeLessThan(3);
     const nearer = { beam: { ...wish.beam, metres: nearest } };
-    expect(worked('beam-alarm', nearer as never).sums.beam!.observed).toEqual({ silent: true, sounds: true });
+    expect(ownSums(worked('beam-alarm', nearer as never).sums).beam!.observed).toEqual({
+      silent: true,
+      sounds: true,
+    });
   });
 
   it('lets a hood keep the room out', () => {
@@ -136,7 +140,7 @@ describe('a beam alarm', () => {
       0.05,
       9,
     );
-    const { beam } = worked('beam-alarm').sums;
+    const { beam } = ownSums(worked('beam-alarm').sums);
     const open = beam!.rows.find(({ room, hood }) => room === 'room' && !hood)!;
     expect(open.works).toBe(false);
   });

@@ -29,6 +29,7 @@ import { toleranceOf } from '../style';
 import { finishTimed, type Factors, type PlannedLesson } from '../timed/finish';
 import { timedCheckpoints } from '../timed/checkpoints';
 import { planTone, toneParams } from '../tone/tone';
+import { sumsIn, timingIn, type SumsOf } from '../family';
 import { ampsSchema } from '../wishes';
 
 /** Colours of clear, narrow lamps that a sensor sees about as an eye does. */
@@ -75,7 +76,7 @@ function design(params: BeamAlarmParams, means: Means): Outcome<Design> {
   const beam = sumsOf(params, circuit, sums);
   return accepted({
     ...made.value,
-    sums: { ...sums, beam },
+    sums: { ...sums, own: { ...sums.own, family: 'beam', beam } as SumsOf<'beam'> },
     findings: [...findings, ...sortFindings(beam)],
   });
 }
@@ -180,13 +181,13 @@ function sensorPoints(): Checkpoint[] {
   return [across('L1', 'volts'), { ...across('L1 cut', 'meanVolts'), held: CUT }];
 }
 
-function sumsOf(params: BeamAlarmParams, circuit: Circuit, { timing, design }: LessonSums): BeamSums {
+function sumsOf(params: BeamAlarmParams, circuit: Circuit, sums: LessonSums): BeamSums {
   const whole = observe(circuit);
   const trim = circuit.parts.find(({ id }) => id === 'R4') as PartOf<'resistor'>;
-  const amps = design.lamps.find(({ part }) => part === 'D1')?.amps ?? params.beam.amps;
+  const amps = sums.design.lamps.find(({ part }) => part === 'D1')?.amps ?? params.beam.amps;
   return beamSums(hushOf(params), { ...params.beam, amps }, trim.params.ohms, {
     silent: whole.ok && whole.value.kind === 'still',
-    sounds: (timing?.[0]?.hertz ?? 0) > 0,
+    sounds: (timingIn(sums)[0]?.hertz ?? 0) > 0,
   });
 }
 
@@ -199,7 +200,8 @@ function sortFindings({ switches, whole, cut, range }: BeamSums): Finding[] {
 }
 
 /** Silent while the beam is whole, and heard when it is cut. */
-function goals({ beam }: LessonSums): Goal[] {
+function goals(sums: LessonSums): Goal[] {
+  const beam = sumsIn(sums, 'beam')?.beam;
   if (!beam) return [];
   return [
     { code: 'silent-whole', met: beam.observed.silent, parts: ['D1'] },

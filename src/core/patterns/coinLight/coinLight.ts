@@ -55,7 +55,7 @@ function design(params: CoinLightParams, means: Means): Outcome<Design> {
       : unmetWay('own', 1, supply, resisted),
   ];
   const { circuit, sorts, strings } = built.value;
-  return finish({ circuit, supply, sorts, strings, more: { ways } }, means);
+  return finish({ circuit, supply, sorts, strings, ways }, means);
 }
 
 function wishOf(params: CoinLightParams, supply: SupplyChoice) {

@@ -9,7 +9,7 @@ import { Junction } from '../../devices/junction';
 import { finding, refused, type Outcome } from '../../findings/finding';
 import type { Design, Means, Pattern } from '../pattern';
 import { ampsOf, bankOf } from '../steady/bank';
-import type { KnobRow } from '../steady/figures';
+import type { KnobRow } from '../steady/rows';
 import { finish } from '../steady/finish';
 import { circuitFrom, lampPart, MINUS, PLUS, resistorPart, supplyPart } from '../steady/parts';
 import { toleranceOf } from '../style';
@@ -81,5 +81,14 @@ function design(params: DimmerParams, means: Means): Outcome<Design> {
   });
   const knobWish = { low: params.lowAmps, high: params.amps };
   const sorts = { D1: params.lamp };
-  return finish({ circuit, supply: params.supply, sorts, strings: [sum], more: { knob, knobWish } }, means);
+  return finish(
+    {
+      circuit,
+      supply: params.supply,
+      sorts,
+      strings: [sum],
+      own: { family: 'knob', knob, wished: knobWish },
+    },
+    means,
+  );
 }

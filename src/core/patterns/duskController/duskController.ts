@@ -26,6 +26,7 @@ import { finish } from '../steady/finish';
 import { circuitFrom, lampPart, MINUS, PLUS, resistorPart } from '../steady/parts';
 import { toleranceOf } from '../style';
 import { lampBehind } from '../timed/lamp';
+import { lightIn } from '../family';
 import { duskParams, type DuskParams } from './params';
 
 const [LAMP, SENSOR, TRIM, OWN] = ['D1', 'L1', 'R2', 'R1'] as const;
@@ -47,7 +48,7 @@ export const duskController: Pattern<'dusk-controller', DuskParams> = {
     hysteresis: 40,
   }),
   design,
-  goals: ({ light }) => (light ? lightGoals(light) : []),
+  goals: (sums) => lightGoals(lightIn(sums)),
 };
 
 function design(params: DuskParams, means: Means): Outcome<Design> {
@@ -82,7 +83,12 @@ function design(params: DuskParams, means: Means): Outcome<Design> {
       checkpoints: checkpoints(params),
       held: { [SENSOR]: lit },
       findings: [...over, ...sensorFindings(light)],
-      more: { light, rule: rule.value, helpers: [{ part: TRIM, ohms: trim, job: 'sets-light' }] },
+      own: {
+        family: 'rule',
+        light,
+        rule: rule.value,
+        helpers: [{ part: TRIM, ohms: trim, job: 'sets-light' }],
+      },
     },
     means,
   );

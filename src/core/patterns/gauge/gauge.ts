@@ -18,10 +18,12 @@ import type { Goal } from '../goal';
 import type { Design, Means, Pattern } from '../pattern';
 import { choose } from '../steady/choose';
 import { ampsOf } from '../steady/bank';
-import type { RungRow, LessonSums, StringSum } from '../steady/figures';
+import type { LessonSums, StringSum } from '../steady/figures';
+import type { RungRow } from '../steady/rows';
 import { finish } from '../steady/finish';
 import { circuitFrom, lampPart, MINUS, PLUS, resistorPart, supplyPart } from '../steady/parts';
 import { toleranceOf } from '../style';
+import { sumsIn } from '../family';
 import { ampsSchema, choiceOverrides, supplyRefusals, supplySchema } from '../wishes';
 
 /** At this current a rung counts as lit. */
@@ -60,7 +62,8 @@ export const gauge: Pattern<'gauge', GaugeParams> = {
 };
 
 /** The lamps come on one after another as the volts rise. */
-function goals({ rungs = [] }: LessonSums): Goal[] {
+function goals(sums: LessonSums): Goal[] {
+  const { rungs } = sumsIn(sums, 'gauge') ?? { rungs: [] };
   const late = rungs.filter(
     (rung, i) => i > 0 && !((rungs[i - 1]!.lit ?? Infinity) < (rung.lit ?? Infinity)),
   );
@@ -97,7 +100,8 @@ function design(params: GaugeParams, means: Means): Outcome<Design> {
     return lit === undefined ? row : { ...row, lit };
   });
   const findings = [...alike(rows), ...made.value.findings];
-  return { ...made, value: { ...made.value, findings, sums: { ...made.value.sums, rungs: rows } } };
+  const sums: LessonSums = { ...made.value.sums, own: { family: 'gauge', rungs: rows } };
+  return { ...made, value: { ...made.value, findings, sums } };
 }
 
 /** Volts by which two rungs must differ to tell anything apart. */

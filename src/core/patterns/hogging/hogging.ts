@@ -45,6 +45,6 @@ function design({ lamps, volts, limitAmps }: HoggingParams, means: Means): Outco
     ...ids.map(({ part, type }) => lampPart(part, PLUS, MINUS, means.shelf.lamps[type])),
   ]);
   const way = { ...judgeWay({ kind: 'none', length: 1, supply, circuit, sorts }, means), taken: true };
-  const made = finish({ circuit, supply, sorts, findings: way.why, more: { ways: [way] } }, means);
+  const made = finish({ circuit, supply, sorts, findings: way.why, ways: [way] }, means);
   return made;
 }

@@ -64,7 +64,7 @@ function design(params: LampCoverParams, means: Means): Outcome<Design> {
     return refused(...built.findings, finding('no-way-works', { ways: ways.filter((w) => w.works).length }));
   const marked = ways.map((way) => ({ ...way, taken: way.length === length }));
   const { circuit, sorts, strings } = built.value;
-  return finish({ circuit, supply, sorts, strings, more: { ways: marked } }, means);
+  return finish({ circuit, supply, sorts, strings, ways: marked }, means);
 }
 
 /** The supply's limit: what the whole cover may draw, and a quarter more. */

@@ -27,6 +27,7 @@ import { finish } from '../steady/finish';
 import { circuitFrom, MINUS, resistorPart, supplyPart } from '../steady/parts';
 import { toleranceOf } from '../style';
 import type { Helper } from '../timed/figures';
+import { lightIn } from '../family';
 import { supplyRefusals } from '../wishes';
 
 /** Guards the base of a transistor whose sensor may become a few ohms in bright light. */
@@ -48,7 +49,7 @@ export const lightSwitch: Pattern<'light-switch', LightSwitchParams> = {
     dark: 'classroom',
   }),
   design,
-  goals: ({ light }) => (light ? lightGoals(light) : []),
+  goals: (sums) => lightGoals(lightIn(sums)),
 };
 
 function design(params: LightSwitchParams, means: Means): Outcome<Design> {
@@ -101,7 +102,7 @@ function design(params: LightSwitchParams, means: Means): Outcome<Design> {
       checkpoints: checkpoints(circuit, params),
       held: { L1: params.lit, ...switchedOn(params) },
       findings: sensorFindings(light),
-      more: { light, helpers: helpersOf(circuit) },
+      own: { family: 'light', light, helpers: helpersOf(circuit) },
     },
     means,
   );

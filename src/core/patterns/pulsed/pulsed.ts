@@ -79,6 +79,7 @@ function design(params: PulsedParams, means: Means): Outcome<Design> {
   const seen = outcome.value;
   if (seen.kind !== 'moving') return refused(finding('does-not-move', {}));
   const pulses = pulseSums(seen, supply, 'D1');
+  if (!pulses) return refused(finding('does-not-move', {}));
   const finished = finish(
     {
       circuit,
@@ -95,7 +96,7 @@ function design(params: PulsedParams, means: Means): Outcome<Design> {
         ...flashFindings(seen),
         finding('pulses-as-said', { volts, duty, mean: duty * volts }, 'note'),
       ],
-      more: pulses ? { pulses } : {},
+      own: { family: 'pulsed', pulses },
     },
     means,
   );

@@ -9,6 +9,7 @@ import { run } from '../../solver/run/run';
 import { withoutWires } from '../../circuit/wires';
 import { ampsOf } from '../steady/bank';
 import { PULSES_AT_FIRST } from './params';
+import { ownSums } from '../../../../tests/support/ownSums';
 
 const onPulses = (change: Partial<typeof PULSES_AT_FIRST> = {}, more: object = {}) =>
   ({ drive: 'pulses', pulses: { ...PULSES_AT_FIRST, ...change }, ...more }) as const;
@@ -16,7 +17,7 @@ const onPulses = (change: Partial<typeof PULSES_AT_FIRST> = {}, more: object = {
 describe('a three-colour lamp on pulses', () => {
   it.each(['cathode', 'anode'] as const)('has the mean of its share, to 0.1 %: common %s', (common) => {
     const { sums, design } = worked('rgb', onPulses({ colour: 'pink' }, { common }));
-    for (const [i, { colour, step, peak, mean }] of sums.mix!.lamps.entries()) {
+    for (const [i, { colour, step, peak, mean }] of ownSums(sums).mix!.lamps.entries()) {
       // The pin’s ohms and the rail’s are in its loop; the rail carries the others too.
       const alone = ampsOf([new Junction(LAMPS[colour])], 5, sums.strings[i]!.chosen + 25 + 0.2);
       expect(peak / alone).toBeCloseTo(1, 5);
@@ -24,12 +25,13 @@ describe('a three-colour lamp on pulses', () => {
     }
     const gone = run(withoutWires(design.circuit), { seconds: 20 / 490, samples: 'steps' }, {});
     if (!gone.ok) throw new Error('cannot be followed');
-    for (const { part, mean } of sums.mix!.lamps) expect(gone.value.means[part]! / mean).toBeCloseTo(1, 3);
+    for (const { part, mean } of ownSums(sums).mix!.lamps)
+      expect(gone.value.means[part]! / mean).toBeCloseTo(1, 3);
   });
 
   it('gives white by holding back what the eye counts most of: the lights stand in white’s shares', () => {
     const { sums } = worked('rgb', onPulses({ colour: 'white' }));
-    const { lamps } = sums.mix!;
+    const { lamps } = ownSums(sums).mix!;
     for (const { colour, light } of lamps) expect(light).toBeCloseTo(WHITE_LIGHT[colour], 2);
     expect(Math.max(...lamps.map(({ step }) => step))).toBe(255);
   });
@@ -38,17 +40,17 @@ describe('a three-colour lamp on pulses', () => {
     const params = onPulses({ board }, { amps: { red: 0.003, green: 0.001, blue: 0.001 }, values: 'E24' });
     if (refusedWith('rgb', params)?.code === 'cannot-light') return expect(board).toBe('three-volt');
     const { sums } = worked('rgb', params);
-    for (const { name, steps } of sums.mix!.named) {
-      const candela = sums.mix!.lamps.map(
+    for (const { name, steps } of ownSums(sums).mix!.named) {
+      const candela = ownSums(sums).mix!.lamps.map(
         ({ colour, peak }) => (steps[colour] / CONTROLLERS[board].steps) * peak * CANDELA_PER_AMP[colour],
       );
-      const beside = sums.mix!.lamps.map(({ colour }, i) => candela[i]! / WHITE_LIGHT[colour]);
+      const beside = ownSums(sums).mix!.lamps.map(({ colour }, i) => candela[i]! / WHITE_LIGHT[colour]);
       const most = Math.max(...beside);
-      sums.mix!.lamps.forEach(({ colour }, i) =>
+      ownSums(sums).mix!.lamps.forEach(({ colour }, i) =>
         expect(Math.abs(beside[i]! / most - MIX_COLOURS[name][colour])).toBeLessThan(0.06),
       );
     }
-    expect(sums.mix!.named.map(({ name }) => name)).toEqual(MIX_COLOUR_NAMES);
+    expect(ownSums(sums).mix!.named.map(({ name }) => name)).toEqual(MIX_COLOUR_NAMES);
   });
 
   it('is laid out with its board, read back, and lights what the mix wants lit', () => {

@@ -84,7 +84,7 @@ export function designPulses(params: RgbParams, means: Means): Outcome<Design> {
       held: {},
       seen: seen.value,
       findings: over,
-      more: { mix },
+      own: { family: 'mix', mix },
     },
     means,
   );

@@ -19,6 +19,7 @@ import { finish } from '../steady/finish';
 import { circuitFrom, lampPart, MINUS, PLUS, resistorPart, supplyPart } from '../steady/parts';
 import { judgeWay } from '../steady/ways';
 import { toleranceOf } from '../style';
+import { sumsIn } from '../family';
 import { supplyRefusals } from '../wishes';
 
 /** A three-colour lamp with a resistor for each colour, fixed, turned by hand or on pulses; or one shared, to show why not. */
@@ -38,7 +39,10 @@ export const rgb: Pattern<'rgb', RgbParams> = {
     knobs: { red: 0, green: 0.3, blue: 0.6 },
   }),
   design,
-  goals: ({ ages, mix }) => ages.map((row) => allLit(mix ? litOf(row, mix) : row)),
+  goals: (sums) => {
+    const mix = sumsIn(sums, 'mix')?.mix;
+    return sums.ages.map((row) => allLit(mix ? litOf(row, mix) : row));
+  },
 };
 
 /** A mix wants only some of its lamps lit. */
@@ -71,7 +75,7 @@ function design(params: RgbParams, means: Means): Outcome<Design> {
     ...compared.map((c) => judgeWay({ kind: other, length: 1, supply: choice, circuit: c, sorts }, means)),
   ];
   const findings = params.resistors === 'shared' ? way.why : [];
-  return finish({ circuit, supply: choice, sorts, strings: sums.value, findings, more: { ways } }, means);
+  return finish({ circuit, supply: choice, sorts, strings: sums.value, findings, ways }, means);
 }
 
 function otherWay(params: RgbParams, means: Means) {

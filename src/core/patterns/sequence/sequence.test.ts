@@ -14,6 +14,7 @@ import { workOut } from '../../sheet/sheet';
 import { ampsOf } from '../steady/bank';
 import type { SequenceParams } from './params';
 import { spokenSequence } from './spoken';
+import { ownSums } from '../../../../tests/support/ownSums';
 
 /** Current of one lamp behind a high pin of the 5 V board: its rail, the pin, the resistor. */
 const byHand = (lamp: LampType, ohms: number) => ampsOf([new Junction(LAMPS[lamp])], 5, ohms + 25 + 0.2);
@@ -25,10 +26,10 @@ describe('lamps on the pins of a controller', () => {
     const chosen = sums.strings.map(({ chosen: ohms }) => ohms);
     (['red', 'yellow', 'green'] as const).forEach((lamp, i) => {
       const amps = byHand(lamp, chosen[i]!);
-      expect(sums.program!.lamps[i]!.peak / amps).toBeCloseTo(1, 5);
-      expect(sums.program!.rows[i]!.lamps[i]!.amps / amps).toBeCloseTo(1, 5);
+      expect(ownSums(sums).program!.lamps[i]!.peak / amps).toBeCloseTo(1, 5);
+      expect(ownSums(sums).program!.rows[i]!.lamps[i]!.amps / amps).toBeCloseTo(1, 5);
       // Over two rounds of 9 s, its share of the round.
-      expect(sums.program!.lamps[i]!.mean / (amps * [4 / 9, 1 / 9, 4 / 9][i]!)).toBeCloseTo(1, 5);
+      expect(ownSums(sums).program!.lamps[i]!.mean / (amps * [4 / 9, 1 / 9, 4 / 9][i]!)).toBeCloseTo(1, 5);
     });
     const looks = lampsSeen(design.seen!);
     expect(looks.map(({ litFor }) => litFor)).toEqual([4, 1, 4].map((seconds) => expect.closeTo(seconds, 6)));
@@ -36,8 +37,8 @@ describe('lamps on the pins of a controller', () => {
 
   it('carry the same hung from the rail, where a low pin lights them', () => {
     const [to, from] = [worked('sequence', {}), worked('sequence', { common: 'plus' })];
-    to.sums.program!.lamps.forEach(({ peak }, i) => {
-      expect(from.sums.program!.lamps[i]!.peak / peak).toBeCloseTo(1, 4);
+    ownSums(to.sums).program!.lamps.forEach(({ peak }, i) => {
+      expect(ownSums(from.sums).program!.lamps[i]!.peak / peak).toBeCloseTo(1, 4);
     });
     const pins = from.design.circuit.parts.filter((part) => isKind(part, 'pin'));
     // High while its lamp is dark: all but the first are so at the start.
@@ -54,8 +55,8 @@ describe('lamps on the pins of a controller', () => {
       rows: [row([64, 255], 0.05), row([191, 0], 0.05, true)],
       rounds: 1,
     });
-    const [red] = sums.program!.lamps;
-    expect(sums.program!.rows[0]!.lamps[0]!.amps / (red!.peak * (64 / 255))).toBeCloseTo(1, 3);
+    const [red] = ownSums(sums).program!.lamps;
+    expect(ownSums(sums).program!.rows[0]!.lamps[0]!.amps / (red!.peak * (64 / 255))).toBeCloseTo(1, 3);
     const seen = design.seen!;
     const gone = run(withoutWires(design.circuit), { seconds: 0.1, samples: 'steps' }, {});
     if (!gone.ok) throw new Error('cannot be followed');
@@ -70,7 +71,7 @@ describe('lamps on the pins of a controller', () => {
     for (const params of fc.sample(WISHES.sequence, { numRuns: 200, seed: 7 })) {
       const made = workOut({ ...requestWith(), choice: choiceWith('sequence', params) }, true);
       if (!made.ok) continue;
-      const { program } = made.value.sums;
+      const { program } = ownSums(made.value.sums);
       if (params.resistors === 'own') expect(program!.astray).toEqual(faintIn(params));
       const { steps } = CONTROLLERS[params.board];
       const wanted = params.rows.map((one) => one.steps.map((step) => step / steps));
@@ -90,7 +91,7 @@ describe('lamps on the pins of a controller', () => {
       resistors: 'shared',
       rows: [row([255, 0, 255], 2), row([0, 255, 0], 1)],
     });
-    const [first] = sums.program!.rows;
+    const [first] = ownSums(sums).program!.rows;
     expect(first!.lamps[0]!.amps).toBeGreaterThan(20 * first!.lamps[2]!.amps);
     const sheet = patternSheet('sequence', {
       resistors: 'shared',

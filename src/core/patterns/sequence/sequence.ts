@@ -18,6 +18,7 @@ import { toleranceOf } from '../style';
 import { lampBehind } from '../timed/lamp';
 import { heldAt, programSums, wired } from './programSums';
 import { sequenceParams, tableOf, type SequenceParams } from './params';
+import { sumsIn } from '../family';
 import { sequenceRefusals, sequenceWarnings } from './refusals';
 
 const JOINED = 'joined';
@@ -50,14 +51,13 @@ export const sequence: Pattern<'sequence', SequenceParams> = {
   withWay: (params, { kind }) =>
     kind === 'own' || kind === 'shared' ? { ...params, resistors: kind } : undefined,
   design,
-  goals: (sums) => [
-    ...sums.ages.map(allLit),
-    {
-      code: 'follows-table',
-      met: sums.program?.astray.length === 0,
-      parts: sums.program?.astray ?? [],
-    },
-  ],
+  goals: (sums) => {
+    const astray = sumsIn(sums, 'program')?.program.astray;
+    return [
+      ...sums.ages.map(allLit),
+      { code: 'follows-table', met: astray?.length === 0, parts: astray ?? [] },
+    ];
+  },
 };
 
 function design(params: SequenceParams, means: Means): Outcome<Design> {
@@ -87,7 +87,7 @@ function design(params: SequenceParams, means: Means): Outcome<Design> {
       held: {},
       seen: seen.value,
       findings: [...sequenceWarnings(params), ...over, ...(shared ? sharedFindings(program.value) : [])],
-      more: { program: program.value },
+      own: { family: 'program', program: program.value },
     },
     means,
   );

@@ -41,7 +41,7 @@ function design(params: SingleParams, means: Means): Outcome<Design> {
     params.amps > lamp.maxAmps && amps <= lamp.maxAmps
       ? [finding('current-over-limit', { amps: params.amps, limit: lamp.maxAmps }, 'warning')]
       : [];
-  return finish({ circuit, supply, sorts, strings, findings, more: { loop } }, means);
+  return finish({ circuit, supply, sorts, strings, findings, own: { family: 'loop', loop } }, means);
 }
 
 function refusals(params: SingleParams, supply: SupplyFigures, lamp: LampFigures): Finding[] {

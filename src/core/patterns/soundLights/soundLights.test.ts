@@ -10,9 +10,10 @@ import { traitsOf } from '../../parts/index';
 import { run } from '../../solver/run/run';
 import { BANDS, tonesOf } from './params';
 import { spokenChannels } from './spoken';
+import { ownSums } from '../../../../tests/support/ownSums';
 
 const { design, sums } = worked('sound-lights');
-const sound = sums.sound!;
+const sound = ownSums(sums).sound!;
 const { circuit } = design;
 const channel = (band: (typeof BANDS)[number]) => sound.channels.find((one) => one.band === band)!;
 
@@ -44,11 +45,13 @@ describe('the first stage', () => {
 
   it('rests somewhere between a third and two thirds of any supply, whatever the drawer holds', () => {
     for (const cells of [4, 6, 8]) {
-      const { stage } = worked('sound-lights', {
-        supply: { kind: 'aa-alkaline', cells, age: 'nominal' },
-        lamps: { low: 'red', middle: 'red', high: 'red' },
-        values: 'E6',
-      }).sums.sound!;
+      const { stage } = ownSums(
+        worked('sound-lights', {
+          supply: { kind: 'aa-alkaline', cells, age: 'nominal' },
+          lamps: { low: 'red', middle: 'red', high: 'red' },
+          values: 'E6',
+        }).sums,
+      ).sound!;
       expect(stage.volts / stage.supplyVolts).toBeGreaterThan(0.33);
       expect(stage.volts / stage.supplyVolts).toBeLessThan(0.67);
     }
@@ -169,7 +172,7 @@ describe('what cannot be', () => {
 
   it('is said where a level is too loud for the bounds', () => {
     const loud = worked('sound-lights', { bounds: { low: 250, high: 1250 } });
-    const { channels } = loud.sums.sound!;
+    const { channels } = ownSums(loud.sums).sound!;
     const spilt = channels.some(({ band, at }) => BANDS.some((tone) => tone !== band && at[tone] > 2e-4));
     expect(loud.design.findings.some(({ code }) => code === 'channel-spills')).toBe(spilt);
   });

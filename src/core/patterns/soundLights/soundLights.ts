@@ -13,6 +13,7 @@ import { supplyRefusals } from '../wishes';
 import { channelsOf, LEAD, NAMES, stageParts, type BuiltChannel } from './circuit';
 import { chosen, type Choice } from './choose';
 import { BANDS, soundLightsParams, type Band, type SoundLightsParams } from './params';
+import { sumsIn } from '../family';
 import { soundSums, type SoundSums } from './sums';
 
 /** Sound comes in, one transistor makes it large, and three channels each pick the tones that light their lamps. */
@@ -29,7 +30,7 @@ export const soundLights: Pattern<'sound-lights', SoundLightsParams> = {
     bounds: { low: 250, high: 2500 },
   }),
   design,
-  goals: ({ sound }) => (sound ? soundGoals(sound) : []),
+  goals: (sums) => soundGoals(sumsIn(sums, 'sound')?.sound),
 };
 
 /** A bound must lie this far above the other for three channels to fit. */
@@ -75,7 +76,7 @@ function design(params: SoundLightsParams, means: Means): Outcome<Design> {
       checkpoints: checkpoints(sound.value),
       held: SILENT,
       findings: channelFindings(sound.value),
-      more: { sound: sound.value, helpers: helpersOf(choice.value, built) },
+      own: { family: 'sound', sound: sound.value, helpers: helpersOf(choice.value, built) },
     },
     means,
   );
@@ -172,7 +173,8 @@ function channelFindings(sound: SoundSums): Finding[] {
 }
 
 /** Dark in silence; at its own tone each channel's lamps light, and the others not. */
-function soundGoals(sound: SoundSums): Goal[] {
+function soundGoals(sound: SoundSums | undefined): Goal[] {
+  if (!sound) return [];
   const spilt = spills(sound);
   return [
     { code: 'dark-in-silence', met: sound.litInSilence.length === 0, parts: sound.litInSilence },

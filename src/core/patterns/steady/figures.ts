@@ -1,8 +1,4 @@
-import type { BeamSums } from '../../answers/beam';
-import type { RuleSums } from '../../answers/duskRule';
-import type { LightSums } from '../../answers/lampInLight';
 import { batteryLife, DIM_AMPS, type BatteryLife } from '../../answers/battery';
-import type { Brightness } from '../../catalogue/brightness';
 import type { LampType } from '../../catalogue/lamps';
 import { ratingFor } from '../../catalogue/ratings';
 import {
@@ -20,12 +16,7 @@ import { withHeld } from '../../observe/held';
 import { lampsSeen } from '../../observe/looks';
 import type { Observation } from '../../observe/observation';
 import { mayMove, observe, supplyAmps } from '../../observe/observe';
-import type { ChipTimes, Helper, LampTurn } from '../timed/figures';
-import type { ProgramSums } from '../../program/sums';
-import type { PulseSums } from '../pulsed/pulses';
-import type { MixSums } from '../rgb/mix';
-import type { LoopSums } from '../single/working';
-import type { SoundSums } from '../soundLights/sums';
+import type { FamilySums, OfFamily } from '../family';
 import { ageRow, ageRows, distinct, rowOf, type AgeRow } from './ages';
 import { heldToShow } from './checkpoints';
 import { atAge, type LampSorts } from './parts';
@@ -60,36 +51,8 @@ export interface StringSum {
   readonly sideBySide?: boolean;
 }
 
-/** A resistor of the row that a class walks down. */
-export interface WalkRow {
-  /** The resistor that is changed. */
-  readonly part: string;
-  readonly ohms: Ohms;
-  readonly amps: Amps;
-  readonly brightness: Brightness;
-  /** Below the floor: not to be tried. */
-  readonly beyond: boolean;
-}
-
-/** A dimmer with its knob at one place. */
-export interface KnobRow {
-  readonly position: number;
-  readonly ohms: Ohms;
-  readonly amps: Amps;
-  readonly brightness: Brightness;
-}
-
-export interface RungRow {
-  readonly lamp: string;
-  readonly zener: string;
-  readonly wanted: Volts;
-  /** Supply volts at which the lamp reaches a milliamp. */
-  readonly lit?: Volts;
-  readonly fullAmps: Amps;
-}
-
 /** All figures of a lesson. A lamp that moves carries what it carries while it is lit. */
-export interface LessonSums {
+export interface LessonSums extends OfFamily {
   readonly supply: SourceChoice;
   readonly supplyFigures: SupplyFigures;
   readonly strings: readonly StringSum[];
@@ -103,35 +66,6 @@ export interface LessonSums {
   readonly rating?: Watts | undefined;
   readonly life?: Life | undefined;
   readonly ways: readonly Way[];
-  readonly walk?: readonly WalkRow[];
-  readonly knob?: readonly KnobRow[];
-  /** The currents that the knob was wished to go between. */
-  readonly knobWish?: { readonly low: Amps; readonly high: Amps };
-  readonly rungs?: readonly RungRow[];
-  /** The times of each chip, of a lesson that moves. */
-  readonly timing?: readonly ChipTimes[];
-  /** How long each lamp is lit, of a lesson in which each has its time. */
-  readonly turns?: readonly LampTurn[];
-  /** Its lamps are to come on and go out by themselves. */
-  readonly flashes?: boolean;
-  /** Peak and mean, of a lesson on pulses. */
-  readonly pulses?: PulseSums;
-  /** Colours mixed on the pins of a controller. */
-  readonly mix?: MixSums;
-  /** What the table of a program does, row by row. */
-  readonly program?: ProgramSums;
-  /** How the lamp follows the light, of a lesson with a sensor. */
-  readonly light?: LightSums;
-  /** The thresholds of a program that lights a lamp by a reading. */
-  readonly rule?: RuleSums;
-  /** What a beam does to its alarm. */
-  readonly beam?: BeamSums;
-  /** What else the circuit wants, and what for. */
-  readonly helpers?: readonly Helper[];
-  /** From a sound to the lamps of its channel. */
-  readonly sound?: SoundSums;
-  /** The working of a lesson of one lamp, line by line, and the other schools beside it. */
-  readonly loop?: LoopSums;
 }
 
 /** How long a battery serves: until the dimmest lamp is too dim, or until it is empty, whichever comes first. */
@@ -226,6 +160,8 @@ export interface SumsRequest {
   readonly seen?: Observation | undefined;
   /** In what each lamp is looked at, where that is not the same for all. */
   readonly shows?: Shows | undefined;
+  /** What the lesson's own family works out; left out, lamps on resistors. */
+  readonly own?: FamilySums | undefined;
 }
 
 /** Every age of the supply; in brief, of what takes long to follow, the one that is designed for alone. */
@@ -242,7 +178,7 @@ function livesWith(shows: Shows = {}): Held | undefined {
   return helds[helds.length >> 1];
 }
 
-/** The figures that every steady-light circuit has. */
+/** The figures that every lesson has, with those of its family. */
 export function lessonSums(request: SumsRequest): Outcome<LessonSums> {
   const { circuit, supply, sorts } = request;
   const { shows } = request;
@@ -261,5 +197,6 @@ export function lessonSums(request: SumsRequest): Outcome<LessonSums> {
     rating: ratingFor(hottest.hottest?.watts ?? 0, request.ratingShare),
     life: request.brief ? undefined : lifeOf(withHeld(circuit, livesWith(shows)), supply, sorts),
     ways: [],
+    own: request.own ?? { family: 'bank' },
   });
 }

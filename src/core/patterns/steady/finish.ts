@@ -5,6 +5,7 @@ import { accepted, finding, type Finding, type Outcome } from '../../findings/fi
 import type { Checkpoint, Held, Shows } from '../../observe/checkpoint';
 import type { Observation } from '../../observe/observation';
 import type { Design, Means } from '../pattern';
+import type { FamilySums } from '../family';
 import { lessonSums, type LessonSums, type StringSum } from './figures';
 import { type AgeRow } from './ages';
 import type { LampSorts } from './parts';
@@ -23,7 +24,10 @@ interface Unfinished {
   /** The circuit as it has been observed, where it moves. */
   readonly seen?: Observation;
   readonly findings?: readonly Finding[];
-  readonly more?: Partial<LessonSums>;
+  /** What its family works out; left out, lamps on resistors. */
+  readonly own?: FamilySums;
+  /** The ways that were compared. */
+  readonly ways?: LessonSums['ways'];
 }
 
 /** Solves a lesson's circuit and says what every lesson says about it. */
@@ -39,9 +43,10 @@ export function finish(unfinished: Unfinished, means: Means): Outcome<Design> {
     brief: means.brief,
     shows: unfinished.shows,
     seen: unfinished.seen,
+    own: unfinished.own,
   });
   if (!sums.ok) return sums;
-  const whole = { ...sums.value, ...unfinished.more };
+  const whole = { ...sums.value, ways: unfinished.ways ?? [] };
   const rated = withRating(circuit, Math.max(whole.rating ?? 1, 0.25));
   return accepted({
     circuit: rated,

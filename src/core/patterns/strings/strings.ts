@@ -83,10 +83,7 @@ function design(params: StringsParams, means: Means): Outcome<Design> {
   const { circuit, sorts, strings: sums } = built.value;
   const way = marked.find((w) => w.taken);
   const findings = way ? way.why : [];
-  return finish(
-    { circuit, supply: params.supply, sorts, strings: sums, findings, more: { ways: marked } },
-    means,
-  );
+  return finish({ circuit, supply: params.supply, sorts, strings: sums, findings, ways: marked }, means);
 }
 
 /** The same lamps joined in another way, off the supply that it was worked out for. */

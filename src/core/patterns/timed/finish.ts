@@ -93,7 +93,6 @@ export function finishTimed(
   const over = found.filter(({ severity }) => severity === 'refusal');
   if (over.length > 0) return refused(...over);
   const { circuit, started, held = {}, shown = circuit } = lesson;
-  const own = started ? {} : { seen };
   const finished = finish(
     {
       ...lesson,
@@ -101,13 +100,14 @@ export function finishTimed(
       held,
       shown,
       findings: found,
-      more: {
+      own: {
+        family: 'timed',
         timing,
-        ...(isFlashing(lesson) ? { flashes: true } : {}),
+        flashes: isFlashing(lesson),
         helpers: [...(lesson.helpers ?? []), ...quietOf(circuit)],
-        ...(lesson.turns ? { turns: turnsFor(lesson.turns, seen) } : {}),
+        turns: turnsFor(lesson.turns ?? {}, seen),
       },
-      ...own,
+      ...(started ? {} : { seen }),
     },
     means,
   );

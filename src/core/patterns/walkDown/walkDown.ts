@@ -7,7 +7,7 @@ import { Junction } from '../../devices/junction';
 import { finding, refused, type Outcome } from '../../findings/finding';
 import type { Design, Means, Pattern } from '../pattern';
 import { ampsOf } from '../steady/bank';
-import type { WalkRow } from '../steady/figures';
+import type { WalkRow } from '../steady/rows';
 import { finish } from '../steady/finish';
 import { circuitFrom, lampPart, MINUS, PLUS, resistorPart, supplyPart } from '../steady/parts';
 import { toleranceOf } from '../style';
@@ -76,7 +76,10 @@ function design(params: WalkDownParams, means: Means): Outcome<Design> {
   const resistor = resistorPart('R1', PLUS, 'between', first.ohms, toleranceOf(style));
   const circuit = circuitFrom([supplyPart(params.supply), resistor, lampPart('D1', 'between', MINUS, lamp)]);
   const walk = beyond ? [...walked, beyond] : walked;
-  return finish({ circuit, supply: params.supply, sorts: { D1: params.lamp }, more: { walk } }, means);
+  return finish(
+    { circuit, supply: params.supply, sorts: { D1: params.lamp }, own: { family: 'walk', walk } },
+    means,
+  );
 }
 
 /** So many rows from the first to the last, as evenly by ratio as the drawer allows. */

@@ -72,7 +72,7 @@ export function DayStage({ sheet, request, title, onInstant }: Props) {
   return (
     <section className="ruled" aria-busy={waiting}>
       <div className="ruled-head">
-        <h2>{sheet.sums.program ? 'What the table does' : 'A day of this circuit'}</h2>
+        <h2>{sheet.sums.own.family === 'program' ? 'What the table does' : 'A day of this circuit'}</h2>
         <Form.Select
           size="sm"
           className="w-auto no-print"

@@ -13,6 +13,7 @@ import {
   type Sheet,
   type Shelf,
   type WhatIf,
+  timingIn,
 } from '@/core';
 import { ZoneChart } from '@/features/charts/ZoneChart';
 import { useAsked } from '@/features/asking/useAsked';
@@ -42,11 +43,11 @@ export function WhatIfSection({ sheet, shelf, style }: Props) {
   // Of a build that moves, those that guard a lamp: the others set its time, and are changed in its wish.
   const guards = sheet.sums.strings.map(({ resistor: id }) => id);
   const all = sheet.circuit.parts.filter(({ kind }) => kind === 'resistor').map(({ id }) => id);
-  const resistors = sheet.sums.timing ? all.filter((id) => guards.includes(id)) : all;
+  const resistors = timingIn(sheet.sums).length > 0 ? all.filter((id) => guards.includes(id)) : all;
   const [chosen, setChosen] = useState('');
   const resistor = resistors.includes(chosen) ? chosen : resistors[0];
   // Of what follows a sound nothing can be said at rest.
-  if (!resistor || sheet.sums.sound) return null;
+  if (!resistor || sheet.sums.own.family === 'sound') return null;
   const own = sheet.sums.strings.find((sum) => sum.resistor === resistor);
   const lamp = own?.lamps[0]?.part ?? sheet.sums.design.lamps[0]?.part;
   if (!lamp) return null;

@@ -1,6 +1,14 @@
 import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { formatPercent, formatQuantity, LIT_AMPS, type Music, type Sheet, type TestSound } from '@/core';
+import {
+  formatPercent,
+  formatQuantity,
+  LIT_AMPS,
+  type Music,
+  type Sheet,
+  type TestSound,
+  sumsIn,
+} from '@/core';
 import { saveTable } from '@/features/hooks/saveTable';
 import { LAMP_DRAWN } from '@/features/plan/palette';
 import { saveSvg } from '@/features/plan/saveSvg';
@@ -26,7 +34,7 @@ export function Followed({ listening, sheet, title, sound, playing }: Props) {
   const [at, setAt] = useState(0);
   const chart = useRef<SVGSVGElement>(null);
   const audio = useRef<HTMLAudioElement>(null);
-  const channels = sheet.sums.sound?.channels ?? [];
+  const channels = sumsIn(sheet.sums, 'sound')?.sound.channels ?? [];
   const rows = channels.flatMap(({ band, lamps: own }): MusicRow[] => {
     const amps = lamps[own[0]!];
     if (!amps) return [];

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { Remote } from 'comlink';
-import type { Circuit, Response, Sheet } from '@/core';
+import { sumsIn, type Circuit, type Response, type Sheet } from '@/core';
 import { useAsked } from '@/features/asking/useAsked';
 import { Stopped, Working } from '@/features/asking/Working';
 import { LAMP_DRAWN } from '@/features/plan/palette';
@@ -93,15 +93,16 @@ function beforeWords(state: Listening['state'], nothing: boolean): string {
 /** What each channel's lamps get along all tones. */
 function ToneByTone({ sheet, circuit, loudness }: Question & Pick<Props, 'sheet'>) {
   const question: Question = { circuit, loudness };
+  const own = sumsIn(sheet.sums, 'sound');
   const { reply, of, waiting } = useAsked('tones', question, askResponse);
   const current = reply && JSON.stringify(of) === JSON.stringify(question) ? reply : undefined;
   return (
     <section className="ruled" aria-busy={waiting}>
       <h2>Which tone lights what</h2>
-      {sheet.sums.sound && current ? (
+      {own && current ? (
         <ResponseChart
           response={current}
-          sound={sheet.sums.sound}
+          sound={own.sound}
           fillOf={(lamp) => LAMP_DRAWN[sheet.sorts[lamp] ?? 'red'].fill}
         />
       ) : (

@@ -12,6 +12,7 @@ import {
   type LessonSums,
   type StringSum,
 } from '@/core';
+import { familyWords } from '@/messages/families';
 import type { SumLine } from '@/messages/sumLines';
 import { lampName } from '@/messages/names';
 import { knobWords } from '@/messages/points';
@@ -42,13 +43,9 @@ function lampsWords({ lamps, alike, sideBySide }: StringSum): string {
   return alike.length > 1 ? `${names}, ${alike.length} times` : names;
 }
 
-/** What a lamp hangs on that is no supply itself. */
-function feederOf({ program, mix, rule }: LessonSums): string {
-  return (program ?? mix ?? rule) ? 'pin' : 'output';
-}
-
 function lines(sum: StringSum, { sums, circuit }: Sheet, style: HouseStyle): SumLine[] {
-  const { design } = sums;
+  const { design, own: family } = sums;
+  const isSound = family.family === 'sound';
   const { wanted, zener, output, lampVolts, voltsLeft, lessOhms, guardOhms } = sum;
   const own = design.lamps.find(({ part }) => part === sum.lamps[0]?.part);
   const knobs = knobWords(circuit);
@@ -76,7 +73,9 @@ function lines(sum: StringSum, { sums, circuit }: Sheet, style: HouseStyle): Sum
     ...(lessOhms > 0
       ? [
           {
-            name: output ? `less the ohms of ${feederOf(sums)} and supply` : 'less the supply’s own ohms',
+            name: output
+              ? `less the ohms of ${familyWords(sums.own).fedBy} and supply`
+              : 'less the supply’s own ohms',
             work: `${less.terms.join(` ${MINUS} `)}${ownWords(sum, sums)}`,
             figure: less.total,
           },
@@ -99,8 +98,8 @@ function lines(sum: StringSum, { sums, circuit }: Sheet, style: HouseStyle): Sum
     ...(own
       ? [
           {
-            name: realName(knobs, output !== undefined, sums.sound !== undefined),
-            work: `solved in the whole circuit, ${sums.sound ? `${formatQuantity(own.peak, 'A', 2)} at most in every swing, its mean ` : ''}${formatPercent(own.share)} of the lamp’s limit${knobs ? '; the sum above is for the knob fully up' : ''}`,
+            name: realName(knobs, output !== undefined, isSound),
+            work: `solved in the whole circuit, ${isSound ? `${formatQuantity(own.peak, 'A', 2)} at most in every swing, its mean ` : ''}${formatPercent(own.share)} of the lamp’s limit${knobs ? '; the sum above is for the knob fully up' : ''}`,
             figure: formatQuantity(Math.max(0, own.amps), 'A'),
             strong: true,
           },

@@ -1,32 +1,22 @@
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import {
+  helpersIn,
   LEVELS,
   styleIn,
   type HouseStyle,
   type Level,
-  type LightSums,
   type PatternChoice,
-  type RuleSums,
   type Sheet,
 } from '@/core';
 import { LEVEL_WORDS, seen, sumsAt } from '@/messages/levels';
-import { BeamWork } from './BeamWork';
 import { HelperTable } from './HelperTable';
-import { LightWork } from './LightWork';
 import { LampsAtAges } from './LampsAtAges';
-import { LoopWork } from './LoopWork';
-import { RuleWork } from './RuleWork';
+import { LoopWork } from '../families/LoopWork';
 import { SumBlockTable } from './SumBlockTable';
-import { SoundWork } from './SoundWork';
 import { StringWork } from './StringWork';
-import { MixWork } from './MixWork';
-import { ProgramWork } from './ProgramWork';
-import { PulseWork } from './PulseWork';
-import { TurnTable } from './TurnTable';
-import { TimingWork } from './TimingWork';
 import { Totals } from './Totals';
-import { KnobTable, RungTable, WalkTable } from './RowTables';
+import { FamilyWork } from '../families';
 import { WaysTable } from './WaysTable';
 
 interface Props {
@@ -75,43 +65,17 @@ export function SumsStage({ sheet, style, choice, title, level, onChoice }: Prop
 /** The working, the lamps as the supply ages, and the ways that were compared. */
 function FullWorking({ sheet, style, choice, title, onChoice }: Omit<Props, 'level'>) {
   const { sums } = sheet;
-  if (sums.loop) return <LoopWork sums={sums} loop={sums.loop} style={style} />;
+  if (sums.own.family === 'loop') return <LoopWork sums={sums} loop={sums.own.loop} style={style} />;
   return (
     <>
       {sums.ways.length > 1 && (
         <WaysTable ways={sums.ways} style={style} choice={choice} onChoice={onChoice} />
       )}
-      {sums.sound && <SoundWork sound={sums.sound} />}
-      {sums.beam && <BeamWork beam={sums.beam} />}
-      {sums.timing && <TimingWork timing={sums.timing} choice={choice} onChoice={onChoice} />}
-      {sums.turns && <TurnTable turns={sums.turns} />}
-      {sums.light && <Lit light={sums.light} rule={sums.rule} title={title} />}
-      <OnController {...{ sums, title, choice, onChoice }} measuring={sheet.measuring} />
-      {sums.pulses && <PulseWork pulses={sums.pulses} />}
-      {sums.walk && <WalkTable rows={sums.walk} />}
-      {sums.knob && <KnobTable rows={sums.knob} wish={sums.knobWish} />}
-      {sums.rungs && <RungTable rows={sums.rungs} />}
+      <FamilyWork {...{ sheet, style, choice, title, onChoice }} />
       <StringWork sheet={sheet} style={styleIn(choice.params, style)} />
-      {sums.helpers && <HelperTable helpers={sums.helpers} />}
+      <HelperTable helpers={helpersIn(sums)} />
       {sums.design.lamps.length > 0 && <LampsAtAges sums={sums} />}
       <Totals sums={sums} style={style} />
     </>
   );
-}
-
-/** What a controller does with its pins. */
-function OnController({
-  sums,
-  title,
-  choice,
-  onChoice,
-  measuring,
-}: Pick<Props, 'title' | 'choice' | 'onChoice'> & Pick<Sheet, 'sums' | 'measuring'>) {
-  if (sums.mix) return <MixWork mix={sums.mix} {...{ title, measuring, choice, onChoice }} />;
-  return sums.program && <ProgramWork program={sums.program} {...{ title, measuring }} />;
-}
-
-/** A lamp that follows the light, by a transistor or by a program. */
-function Lit({ light, rule, title }: { light: LightSums; rule: RuleSums | undefined; title: string }) {
-  return rule ? <RuleWork {...{ rule, light, title }} /> : <LightWork light={light} />;
 }

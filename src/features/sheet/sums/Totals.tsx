@@ -1,4 +1,5 @@
-import { formatHours, formatPercent, formatQuantity, type HouseStyle, type LessonSums } from '@/core';
+import { formatHours, formatPercent, formatQuantity, sumsIn, type HouseStyle, type LessonSums } from '@/core';
+import { familyWords } from '@/messages/families';
 import { lifeWords } from '@/messages/life';
 import { ageName } from '@/messages/names';
 import { Changed } from '../Changed';
@@ -8,23 +9,18 @@ const W = (watts: number) => formatQuantity(watts, 'W', 2);
 
 const MEAN_POWER = 'the mean of volts × amps at every instant';
 
-/** Of what comes and goes the mean power is not the product of the means. */
-function moves({ pulses, timing, sound, mix, program }: LessonSums): boolean {
-  return [pulses, timing, sound, mix, program].some((of) => of !== undefined);
-}
-
 /** The whole circuit: what is drawn, what is lost as heat, and how long the battery carries it. */
 export function Totals({ sums, style }: { sums: LessonSums; style: HouseStyle }) {
   const { design, hottest, rating, life } = sums;
   const warm = hottest.hottest;
-  const { pulses } = sums;
+  const pulses = sumsIn(sums, 'pulsed')?.pulses;
   const sounds = design.lamps.length === 0;
   const rows: readonly (readonly [string, string, string])[] = [
     [
       'current of everything',
       pulses
         ? `on average, at ${formatQuantity(design.supplyVolts, 'V')} on average`
-        : `supply ${ageName(design.age, sums.supply)}, ${formatQuantity(design.supplyVolts, 'V')} at its ends${sums.sound ? ', at the tone that takes most' : ''}`,
+        : `supply ${ageName(design.age, sums.supply)}, ${formatQuantity(design.supplyVolts, 'V')} at its ends${sums.own.family === 'sound' ? ', at the tone that takes most' : ''}`,
       A(design.amps),
     ],
     [
@@ -38,7 +34,7 @@ export function Totals({ sums, style }: { sums: LessonSums; style: HouseStyle })
       ? [
           [
             `hottest: ${warm.part}`,
-            `${moves(sums) ? MEAN_POWER : `${A(Math.abs(warm.amps))} × ${formatQuantity(Math.abs(warm.volts), 'V')}`}${rating ? `, a ${rating === 0.125 ? '⅛' : rating === 0.25 ? '¼' : rating === 0.5 ? '½' : rating} W part stays under ${formatPercent(style.ratingShare)}` : ''}`,
+            `${familyWords(sums.own).isMeanPower ? MEAN_POWER : `${A(Math.abs(warm.amps))} × ${formatQuantity(Math.abs(warm.volts), 'V')}`}${rating ? `, a ${rating === 0.125 ? '⅛' : rating === 0.25 ? '¼' : rating === 0.5 ? '½' : rating} W part stays under ${formatPercent(style.ratingShare)}` : ''}`,
             W(warm.watts),
           ] as const,
         ]

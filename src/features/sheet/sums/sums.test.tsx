@@ -1,7 +1,7 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { patternSheet, sheetWith } from '../../../../tests/support/sheets';
 import { DEFAULT_STYLE, MINUS, THIN, type Sheet } from '@/core';
-import { WorkingTable } from './LoopWork';
+import { WorkingTable } from '../families/LoopWork';
 import { StringWork } from './StringWork';
 
 /** Rows of a working: name, work and figure. */

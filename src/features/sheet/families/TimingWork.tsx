@@ -9,7 +9,7 @@ import {
 } from '@/core';
 import { optionName, optionRemarks, timingLines } from '@/messages/timing';
 import { Heads } from '@/ui/Heads';
-import { SumRows } from './SumBlockTable';
+import { SumRows } from '../sums/SumBlockTable';
 
 interface Props {
   readonly timing: readonly ChipTimes[];

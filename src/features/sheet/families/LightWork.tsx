@@ -3,7 +3,7 @@ import { LightChart } from '@/features/charts/LightChart';
 import { lampCurrent, lightLines, SCENE_WORDS, trimWords } from '@/messages/light';
 import { looksWords } from '@/messages/names';
 import { Heads } from '@/ui/Heads';
-import { SumRows } from './SumBlockTable';
+import { SumRows } from '../sums/SumBlockTable';
 
 /** How the lamp follows the light: where it switches, along the light, and in each scene. */
 export function LightWork({ light }: { light: LightSums }) {

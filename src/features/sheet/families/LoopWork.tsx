@@ -23,7 +23,7 @@ import type { SumLine } from '@/messages/sumLines';
 import { lifeWords } from '@/messages/life';
 import { schoolWords } from '@/messages/schools';
 import { Changed } from '../Changed';
-import { SumRows } from './SumBlockTable';
+import { SumRows } from '../sums/SumBlockTable';
 import { Heads } from '@/ui/Heads';
 
 const V = (volts: number) => formatQuantity(volts, 'V');

@@ -1,6 +1,6 @@
 import type { PulseSums } from '@/core';
 import { cellLines, pulseLines, whyItLights } from '@/messages/pulses';
-import { SumRows } from './SumBlockTable';
+import { SumRows } from '../sums/SumBlockTable';
 
 /** Peak and mean of a lamp on pulses, why it lights, and what the cell behind them gives. */
 export function PulseWork({ pulses }: { pulses: PulseSums }) {

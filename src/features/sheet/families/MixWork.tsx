@@ -15,7 +15,7 @@ import { CONTROLLER_NAMES } from '@/messages/names';
 import { Heads } from '@/ui/Heads';
 import { capital } from '@/messages/grammar';
 import { ProgramText, type Texts } from './ProgramText';
-import { SumRows } from './SumBlockTable';
+import { SumRows } from '../sums/SumBlockTable';
 
 const A = (amps: number) => formatQuantity(amps, 'A', 3);
 /** How a screen codes light: its figures are about the 2.2th root of it. */

@@ -2,7 +2,7 @@ import { BANDS, formatQuantity, type SoundSums } from '@/core';
 import { BAND_HEARD, BAND_WORDS, channelLook, cornerLines, stageLines } from '@/messages/sound';
 import { listWords } from '@/messages/stepWords';
 import { Heads } from '@/ui/Heads';
-import { SumRows } from './SumBlockTable';
+import { SumRows } from '../sums/SumBlockTable';
 
 const H = (hertz: number) => formatQuantity(hertz, 'Hz', 2);
 

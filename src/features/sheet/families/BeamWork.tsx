@@ -2,7 +2,7 @@ import { formatQuantity, type BeamSums } from '@/core';
 import { beamLines, beamWords, rowWords } from '@/messages/beam';
 import { SCENE_WORDS } from '@/messages/light';
 import { Heads } from '@/ui/Heads';
-import { SumRows } from './SumBlockTable';
+import { SumRows } from '../sums/SumBlockTable';
 
 const L = (lux: number) => formatQuantity(lux, 'lx', 2);
 const V = (volts: number) => formatQuantity(volts, 'V', 2);

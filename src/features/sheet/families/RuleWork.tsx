@@ -5,7 +5,7 @@ import { CONTROLLER_NAMES, looksWords } from '@/messages/names';
 import { ruleLines } from '@/messages/rule';
 import { Heads } from '@/ui/Heads';
 import { ProgramText } from './ProgramText';
-import { SumRows } from './SumBlockTable';
+import { SumRows } from '../sums/SumBlockTable';
 
 /** A lamp that a program lights by a reading: the thresholds, along the light, in each scene, and the text. */
 export function RuleWork({ rule, light, title }: { rule: RuleSums; light: LightSums; title: string }) {

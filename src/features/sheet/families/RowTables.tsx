@@ -1,9 +1,9 @@
-import { formatOhms, formatQuantity, type LessonSums } from '@/core';
+import { formatOhms, formatQuantity, type SumsOf } from '@/core';
 import { BRIGHTNESS_WORDS } from '@/messages/names';
 import { Heads } from '@/ui/Heads';
 
 /** The row of resistors that a class walks down, and where the floor is. */
-export function WalkTable({ rows }: { rows: NonNullable<LessonSums['walk']> }) {
+export function WalkTable({ rows }: { rows: SumsOf<'walk'>['walk'] }) {
   return (
     <section className="ruled">
       <h2>From high to low, on a fresh supply</h2>
@@ -31,13 +31,7 @@ export function WalkTable({ rows }: { rows: NonNullable<LessonSums['walk']> }) {
   );
 }
 
-export function KnobTable({
-  rows,
-  wish,
-}: {
-  rows: NonNullable<LessonSums['knob']>;
-  wish: LessonSums['knobWish'];
-}) {
+export function KnobTable({ rows, wish }: { rows: SumsOf<'knob'>['knob']; wish: SumsOf<'knob'>['wished'] }) {
   const amps = rows.map((row) => row.amps);
   const span = (low: number, high: number) => `${formatQuantity(low, 'A')} to ${formatQuantity(high, 'A')}`;
   return (
@@ -68,7 +62,7 @@ export function KnobTable({
   );
 }
 
-export function RungTable({ rows }: { rows: NonNullable<LessonSums['rungs']> }) {
+export function RungTable({ rows }: { rows: SumsOf<'gauge'>['rungs'] }) {
   return (
     <section className="ruled">
       <h2>The rungs</h2>

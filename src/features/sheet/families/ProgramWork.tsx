@@ -14,7 +14,7 @@ import { CONTROLLER_NAMES, lampName, looksWords } from '@/messages/names';
 import { rowSentence, timeLines } from '@/messages/program';
 import { Heads } from '@/ui/Heads';
 import { ProgramText, type Texts } from './ProgramText';
-import { SumRows } from './SumBlockTable';
+import { SumRows } from '../sums/SumBlockTable';
 
 const A = (amps: number) => formatQuantity(amps, 'A', 3);
 
