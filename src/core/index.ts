@@ -166,11 +166,12 @@ export {
   turnPart,
 } from './board/edits';
 export { asBuilt, type AsBuilt } from './board/asBuilt';
+export { isArchedWire } from './board/arches';
 export { makesWanted } from './board/makesWanted';
 export { extraPart, readBack } from './board/readBack';
 export { nets } from './board/sameCircuit';
 export { layOut, type LaidOut } from './board/layout/layOut';
-export type { LayoutRequest } from './board/layout/request';
+export { RAIL_HABITS, type LayoutRequest } from './board/layout/request';
 export { boundsOf, type Bounds } from './board/layout/bounds';
 export { qualityOf, type Quality } from './board/layout/score';
 export { blockLists, wiringOf } from './board/layout/wiring';

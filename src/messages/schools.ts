@@ -1,4 +1,4 @@
-import type { LoopSums, School } from '@/core';
+import type { HouseStyle, LoopSums, School } from '@/core';
 import { formatQuantity } from '@/core';
 
 /** The other ways of choosing, named as practitioners would. */
@@ -20,3 +20,9 @@ export function schoolWords({ question, choice }: School, lamp: LoopSums['lamp']
 }
 
 export const ROUNDING_WORDS = { up: 'up', nearest: 'nearest', walk: 'walked down by eye' } as const;
+
+/** How the rails of a plug-in board are used. */
+export const RAIL_WORDS: Readonly<Record<HouseStyle['rails'], string>> = {
+  legs: 'legs in them where they reach',
+  'wires only': 'wires only, parts in rows',
+};

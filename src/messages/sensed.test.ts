@@ -148,7 +148,7 @@ describe('one half alone in words', () => {
 describe('what no plan can do without, in words', () => {
   it('gives the reasons, and how far a plan is from it', () => {
     const bounds = { wires: 4, pitches: 10, across: 2, apart: 1 };
-    const quality = { jumpers: 9, wire: 45, crossings: 0, cuts: 0, cost: 0 };
+    const quality = { jumpers: 9, wire: 45, crossings: 0, slants: 0, cuts: 0, cost: 0 };
     expect(plain(leastWords(bounds, quality))).toBe(
       'No plan on this board has fewer than 4 or less than 25 mm of wire: 2 nets must cross the trench, one net cannot share one row. This one has 5 more, and 4.5 times the wire.',
     );

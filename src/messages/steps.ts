@@ -1,4 +1,5 @@
 import {
+  isArchedWire,
   bandsFor,
   boardOf,
   buildType,
@@ -39,7 +40,7 @@ type Of<A extends Step['action']> = Extract<Step, { action: A }>;
 
 const WORDS: { readonly [A in Step['action']]: (step: Of<A>, sheet: Sheet) => StepWords } = {
   'place-jumper': (step, sheet) =>
-    buildType(boardOf(sheet.plan)) === 'plugged' ? jumperWords(step) : linkWords(step),
+    buildType(boardOf(sheet.plan)) === 'plugged' ? jumperWords(step, sheet) : linkWords(step),
   'place-part': placeWords,
   'connect-supply': (step, sheet) =>
     onBoard(sheet)
@@ -92,17 +93,27 @@ function changeWords({ part, ohms, amps, brightness, beyond }: Of<'change-part'>
   };
 }
 
-function jumperWords(step: Extract<Step, { action: 'place-jumper' }>): StepWords {
-  const bring = step.legs.some((leg) => leg.hole.includes('+'))
-    ? 'It brings plus to where it is needed.'
-    : step.legs.some((leg) => leg.hole.includes('-'))
-      ? 'It brings minus to where it is needed.'
-      : 'It joins two rows that carry the same point of the circuit.';
+type PlacedJumper = Extract<Step, { action: 'place-jumper' }>;
+
+function jumperWords(step: PlacedJumper, { plan }: Sheet): StepWords {
+  const placed = plan.placements.find(({ part }) => part === step.part);
+  const arched = placed !== undefined && isArchedWire(plan, placed);
   return {
     title: `Put ${article(`${step.colour} jumper`)}, ${step.part}, from ${hole(step.legs, 0)} to ${hole(step.legs, 1)}.`,
-    detail: 'Press both ends right in.',
-    why: bring,
+    detail: arched
+      ? 'Press both ends right in, and let it stand in an arch over the chip.'
+      : 'Press both ends right in, and press it flat.',
+    why: whyJumper(step.legs.map((leg) => leg.hole)),
   };
+}
+
+function whyJumper(holes: readonly string[]): string {
+  const on = (sign: string) => holes.filter((at) => at.includes(sign)).length;
+  if (on('+') === 2) return 'It joins the plus rails of both sides.';
+  if (on('-') === 2) return 'It joins the minus rails of both sides.';
+  if (on('+') > 0) return 'It brings plus to where it is needed.';
+  if (on('-') > 0) return 'It brings minus to where it is needed.';
+  return 'It joins two rows that carry the same point of the circuit.';
 }
 
 function hole(legs: readonly LegPlace[], index: number): string {

@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { BOARDS, holeOf } from '@/core';
 import { at } from '@/features/plan/geometry';
-import { openStage, saved, spaced, startLesson } from './helpers';
+import { openStage, rowsOnly, saved, spaced, startLesson } from './helpers';
 
 const verdict = (page: Page) => page.locator('.what-happens');
 
@@ -26,6 +26,7 @@ async function drag(page: Page, from: string, to: string): Promise<void> {
 
 test('with the pointer: a leg one row off stays dark, and says which row is empty', async ({ page }) => {
   await startLesson(page, 'Broken by hand');
+  await rowsOnly(page);
   await expect(verdict(page)).toContainText(spaced('The lamp D1 is bright at 8.85 mA, 44 % of its limit.'));
   await drag(page, 'c8', 'c7');
   await expect(verdict(page)).toContainText(
@@ -38,12 +39,14 @@ test('with the pointer: a leg one row off stays dark, and says which row is empt
 
 test('with the pointer: both legs of the lamp in one row', async ({ page }) => {
   await startLesson(page, 'Broken by row');
+  await rowsOnly(page);
   await drag(page, 'e9', 'd8');
   await expect(verdict(page)).toContainText('Both legs of the lamp D1 sit in row 8, a–e');
 });
 
 test('with the keyboard: turn the lamp, put a wire for the resistor, move and put back', async ({ page }) => {
   await startLesson(page, 'Broken by keys');
+  await rowsOnly(page);
   await page.getByRole('button', { name: /^The lamp D1: long leg in e8/u }).focus();
   await page.keyboard.press('t');
   await expect(verdict(page)).toContainText(
@@ -65,6 +68,7 @@ test('with the keyboard: turn the lamp, put a wire for the resistor, move and pu
 
 test('a move that keeps the circuit becomes the plan, and the steps follow it', async ({ page }) => {
   await startLesson(page, 'Moved along');
+  await rowsOnly(page);
   await page.getByRole('button', { name: /^The resistor R1/u }).focus();
   await page.keyboard.press('ArrowLeft');
   await expect(page.getByRole('button', { name: /^The resistor R1: leg in b3, leg in b8/u })).toBeVisible();
@@ -81,6 +85,7 @@ test('a move that keeps the circuit becomes the plan, and the steps follow it', 
 
 test('the wiring list takes holes as text and says why not', async ({ page }) => {
   await startLesson(page, 'Typed holes');
+  await rowsOnly(page);
   await openStage(page, 'Plan');
   const leg = page.getByLabel('D1 long leg: hole');
   await leg.fill('z9');

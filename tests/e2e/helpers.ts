@@ -95,3 +95,10 @@ export async function onDeskAndPhone(
     }
   }
 }
+
+/** Parts of a one-lamp lesson in rows only, R1 in c3 and c8 and D1 in e8 and e9: for whoever takes legs by their holes. */
+export async function rowsOnly(page: Page): Promise<void> {
+  await openStage(page, 'Plan');
+  await page.getByLabel('Rails').selectOption('wires only');
+  await expect(page.getByRole('button', { name: /^The resistor R1: leg in c3, leg in c8/u })).toBeVisible();
+}

@@ -1,6 +1,6 @@
 import fs from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { alertSaying, line, openStage, saved, spaced, startLesson } from './helpers';
+import { alertSaying, line, openStage, saved, spaced, startLesson, rowsOnly } from './helpers';
 
 const verdict = (page: Page) => page.locator('.what-happens');
 const way = (page: Page, name: string | RegExp) => page.locator('.ways tr').filter({ hasText: name });
@@ -67,7 +67,7 @@ test('what does not fit says what is too much and which board would do', async (
 
 test('held flat, the arrow keys follow the drawing', async ({ page }) => {
   await startLesson(page, 'Quay four');
-  await openStage(page, 'Plan');
+  await rowsOnly(page);
   await page.getByLabel('Board held').selectOption('flat');
   await expect(page.locator('svg.board')).toHaveAttribute('data-view', 'flat');
   await page.getByRole('button', { name: /^The resistor R1: leg in c3, leg in c8/u }).focus();
@@ -79,7 +79,7 @@ test('a jumper is added and taken away again, and a part that was taken away is 
   page,
 }) => {
   await startLesson(page, 'Quay five');
-  await openStage(page, 'Plan');
+  await rowsOnly(page);
   await page.getByLabel('New piece from').fill('b3');
   await page.getByLabel('New piece to').fill('b8');
   await page.getByRole('button', { name: 'Add it' }).click();

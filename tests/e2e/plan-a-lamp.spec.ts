@@ -64,7 +64,9 @@ test('every figure follows the supply, and what changed is marked until one look
   await expect(page.locator('.changed')).toHaveCount(0);
   await openStage(page, 'Steps');
   await expect(page.getByText('Carry 9 V blocks with their caps on')).toBeVisible();
-  await expect(page.getByText(spaced('Put the resistor R1, 820 Ω, in c3 and c8.'))).toBeVisible();
+  await expect(
+    page.getByText(spaced('Put the resistor R1, 820 Ω, in left + rail beside row 3 and b3.')),
+  ).toBeVisible();
   await openStage(page, 'Kit');
   await expect(page.getByRole('row', { name: /^9 V block/u })).toBeVisible();
 });
@@ -112,7 +114,7 @@ test('kit as CSV and plan as SVG come out as files', async ({ page }) => {
   expect(csv.suggestedFilename()).toBe('harbour-lamp-five-kit.csv');
   const table = fs.readFileSync(await csv.path(), 'utf8').replaceAll('\u202f', ' ');
   expect(table).toContain('resistor 330 Ω,R1,1,14,');
-  expect(table).toContain('jumper wire,W1 W2,2,28,');
+  expect(table).toContain('jumper wire,W1,1,14,');
   await openStage(page, 'Plan');
   const [svg] = await Promise.all([
     page.waitForEvent('download'),
@@ -120,7 +122,7 @@ test('kit as CSV and plan as SVG come out as files', async ({ page }) => {
   ]);
   const drawing = fs.readFileSync(await svg.path(), 'utf8');
   expect(drawing).toContain('<svg');
-  expect(drawing).toContain('long leg e8');
+  expect(drawing).toContain('long leg e3');
 });
 
 test('card and check sheet print on their own pages', async ({ page }) => {
@@ -130,7 +132,7 @@ test('card and check sheet print on their own pages', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
   await expect(page.getByText('Stop: look before power.')).toBeVisible();
   await expect(
-    page.getByText('Long leg in e8. Short leg, on the flat edge of the rim, in e9.'),
+    page.getByText('Long leg in e3. Short leg, on the flat edge of the rim, in e4.'),
   ).toBeVisible();
   expect((await page.pdf({ format: 'A4' })).length).toBeGreaterThan(10_000);
   await page.goto(`/print/${id}/checks`);

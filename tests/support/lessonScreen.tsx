@@ -1,4 +1,4 @@
-import { lessonWords, makeSheet, type PatternChoice } from '@/core';
+import { DEFAULT_BUILD, lessonWords, makeSheet, type PatternChoice } from '@/core';
 import { LessonSheet } from '@/features/sheet/LessonSheet';
 import type { LessonContent } from '@/server/repositories/lessons';
 import { z } from 'zod';
@@ -6,7 +6,11 @@ import { row, said, screen, show, within } from './screen';
 import { requestWith } from './sheets';
 
 export const SAVED_AT = '2026-11-25T10:00:00.000Z';
-export const SINGLE = requestWith().choice;
+/** One lamp with its parts in rows only. */
+export const SINGLE: PatternChoice = {
+  ...requestWith().choice,
+  build: { ...DEFAULT_BUILD, rails: 'wires only' },
+};
 
 export function contentOf(choice: PatternChoice, more: Partial<LessonContent> = {}): LessonContent {
   return { ...z.object(lessonWords).parse({ title: 'Pier lamp' }), choice, plan: null, ...more };

@@ -41,6 +41,9 @@ export function requestWith(
 /** Bands as rough as while somebody types: for whoever looks at everything but the bands. */
 export const ROUGH = { draws: { samples: 60, seed: 1, coverage: 0.95, ends: 'one' } } as const;
 
+/** Parts in rows only, with wires from the rails: for whoever wants a wire to take away. */
+export const ROWS_ONLY = { style: { ...DEFAULT_STYLE, rails: 'wires only' } } as const;
+
 /** A one-lamp sheet: the working of its loop is there. */
 export type SingleSheet = Sheet & { readonly loop: LoopSums };
 

@@ -1,3 +1,4 @@
+import { isArchedWire } from '../board/arches';
 import { boardOf, copperOf } from '../board/copper';
 import { holeOf } from '../board/geometry';
 import { likenessOf } from '../board/layout/repeat';
@@ -60,7 +61,15 @@ function wiresByBlock(
     return own;
   });
   found[found.length - 1]?.push(...waiting);
-  return found;
+  return railsFirst(found, plan);
+}
+
+/** What joins the rails of both sides comes before anything else. */
+function railsFirst(wires: readonly (readonly Placement[])[], plan: Plan): Placement[][] {
+  const board = boardOf(plan);
+  const isLink = ({ legs }: Placement) => Object.values(legs).every((name) => holeOf(board, name)?.rail);
+  const links = board.copper === 'rows' ? wires.flat().filter(isLink) : [];
+  return wires.map((own, i) => [...(i === 0 ? links : []), ...own.filter((wire) => !links.includes(wire))]);
 }
 
 /** Wires in the block of whatever will stand over them, where that comes before their own: later they could not be laid. */
@@ -82,9 +91,10 @@ function beforeWhatCovers(
   const found = lists.map((): Placement[] => []);
   wires.forEach((own, block) => {
     for (const wire of own) {
-      const covered = shapes.findIndex(
-        (some, i) => i < block && some.some((shape) => passes(places(wire), shape)),
-      );
+      // An arch goes over what it passes, and comes after it.
+      const covered = isArchedWire(plan, wire)
+        ? -1
+        : shapes.findIndex((some, i) => i < block && some.some((shape) => passes(places(wire), shape)));
       found[covered < 0 ? block : covered]!.push(wire);
     }
   });

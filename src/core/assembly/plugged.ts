@@ -1,3 +1,4 @@
+import { isArchedWire } from '../board/arches';
 import type { AsBuilt } from '../board/asBuilt';
 import { boardOf } from '../board/copper';
 import { holeOf } from '../board/geometry';
@@ -105,7 +106,14 @@ export function supplySteps(plan: Plan, circuit: Circuit): Step[] {
 
 function blockSteps(block: Block, { plan, circuit }: GateGround, built: AsBuilt): Step[] {
   if (block.like !== undefined) return [repeatStep(block, plan)];
-  return [...block.jumpers.map(jumperStep), ...block.pieces.map((piece) => partStep(piece, circuit, built))];
+  const arched = block.jumpers.filter((wire) => isArchedWire(plan, wire));
+  const flat = block.jumpers.filter((wire) => !arched.includes(wire));
+  // Flat wires lie under nothing; what stands in an arch over a chip comes after it.
+  return [
+    ...flat.map(jumperStep),
+    ...block.pieces.map((piece) => partStep(piece, circuit, built)),
+    ...arched.map(jumperStep),
+  ];
 }
 
 export function jumperStep(placement: Placement): Step {

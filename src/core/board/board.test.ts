@@ -12,7 +12,13 @@ import { readBack } from './readBack';
 import { sameCircuit } from './sameCircuit';
 
 function planOf(circuit: Circuit): Plan {
-  const laid = layOut({ circuit, board: 'half', wires: 'red and black', spacing: 'clear' });
+  const laid = layOut({
+    circuit,
+    board: 'half',
+    wires: 'red and black',
+    spacing: 'clear',
+    rails: 'wires only',
+  });
   if (!laid.ok) throw new Error(JSON.stringify(laid.findings));
   return laid.value.plan;
 }

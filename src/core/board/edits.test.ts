@@ -1,4 +1,4 @@
-import { patternSheet, sheetWith } from '../../../tests/support/sheets';
+import { patternSheet, ROWS_ONLY, sheetWith } from '../../../tests/support/sheets';
 import type { Outcome } from '../findings/finding';
 import { asBuilt } from './asBuilt';
 import { copperOf } from './copper';
@@ -12,7 +12,7 @@ function made(plan: Outcome<Plan>): Plan {
 }
 
 describe('changing places, wires and colours', () => {
-  const sheet = patternSheet('panel', { rows: 1, columns: 2, lamp: 'red' }, 'half');
+  const sheet = patternSheet('panel', { rows: 1, columns: 2, lamp: 'red' }, 'half', ROWS_ONLY);
   const { plan, circuit } = sheet;
 
   it('two like parts change places, and the circuit stays what it was', () => {
@@ -47,7 +47,7 @@ describe('changing places, wires and colours', () => {
   });
 
   it('a part from the store is read with its own figures, and is no part of the lesson', () => {
-    const one = sheetWith();
+    const one = sheetWith({}, ROWS_ONLY);
     const more = made(addPart(one.plan, { kind: 'resistor', ohms: 330 }, 'b3', 'b8'));
     const built = asBuilt(more, one.circuit);
     expect(built.asWanted).toBe(false);
@@ -84,7 +84,7 @@ describe('changing places, wires and colours', () => {
   });
 
   it('a piece moved by hand is remembered as such', () => {
-    const moved = made(shiftPart(sheetWith().plan, 'R1', 0, -1));
+    const moved = made(shiftPart(sheetWith({}, ROWS_ONLY).plan, 'R1', 0, -1));
     expect(placementOf(moved, 'R1')!.fixed).toBe(true);
     expect(planSchema.parse(moved)).toEqual(moved);
   });
@@ -106,7 +106,7 @@ describe('steps from hole to hole', () => {
       const moved = shiftPart(alone, 'R1', steps.rows, steps.columns);
       if (moved.ok) expect(Object.values(placementOf(moved.value, 'R1')!.legs)[0]).toBe(to);
     }
-    expect(stepsBetween(sheetWith().plan, 'L+3', 'a3')).toBeUndefined();
+    expect(stepsBetween(sheetWith({}, ROWS_ONLY).plan, 'L+3', 'a3')).toBeUndefined();
   });
 });
 

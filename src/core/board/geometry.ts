@@ -40,6 +40,9 @@ const COLUMN_X: Readonly<Record<string, number>> = {
   'R-': 17,
 };
 
+/** The middle of the trench of a plug-in board, in pitches from the left rail. */
+export const TRENCH_X = 8.5;
+
 /** Rail holes come in groups of five with a gap of one. */
 export function railHasHole(row: number): boolean {
   return row % 6 !== 0;

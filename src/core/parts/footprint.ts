@@ -1,7 +1,14 @@
 /** How the legs of a thing lie to each other. */
 export type Footprint =
   /** Two legs in one line, so many pitches apart. */
-  | { readonly form: 'line'; readonly low: number; readonly high: number; readonly usual: number }
+  | {
+      readonly form: 'line';
+      readonly low: number;
+      readonly high: number;
+      readonly usual: number;
+      /** Its legs do not bend to a rail. */
+      readonly stiff?: boolean;
+    }
   /** Three or more legs side by side. */
   | { readonly form: 'comb'; readonly pitch: number }
   /** Two rows of pins, three pitches apart: down the left from the notch, and beside them down the right. */

@@ -1,5 +1,4 @@
 import { withPart } from '../circuit/circuit';
-import { line } from './footprint';
 import { at, shorted } from './mistake';
 import { beyond, STANDS } from './overload';
 import type { PartTraits } from './part';
@@ -9,7 +8,7 @@ import { UNPOLARISED } from './polarity';
 export const switchTraits: PartTraits<'switch'> = {
   kind: 'switch',
   letter: 'S',
-  footprint: line(2, 2, 3),
+  footprint: { form: 'line', low: 2, usual: 2, high: 3, stiff: true },
   room: { along: 0.5, across: 1.2 },
   height: 3,
   alike: [['a', 'b']],

@@ -11,7 +11,6 @@ export interface Limits {
  *
  * @param path keys and indices from the outside in
  * @throws where there is no number with both limits: a programmer's mistake
- * @example limitsAt(z.object({ a: z.array(z.number().min(1).max(5)) }), ['a', '0']) // ≈ { low: 1, high: 5 }
  */
 export function limitsAt(schema: unknown, path: readonly string[]): Limits {
   const inner = unwrapped(schema);

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { AGES } from '../catalogue/supplies';
 import { SERIES_NAMES } from '../catalogue/preferred';
+import { RAIL_HABITS } from '../board/layout/request';
 import { CSV_DIALECTS } from '../formats/csv/table';
 
 export const ROUNDINGS = ['up', 'nearest', 'walk'] as const;
@@ -19,6 +20,8 @@ export const styleSchema = z.strictObject({
   wires: z.enum(['red and black', 'as the lamp', 'any']).default('red and black'),
   /** Every lamp with its long leg towards the same end of the board, or each as its wires come out shortest. */
   lamps: z.enum(['the same way', 'either way']).default('the same way'),
+  /** Legs straight in the rails where they reach, or parts in rows only, with wires from the rails. */
+  rails: z.enum(RAIL_HABITS).default('legs'),
   bands: z.union([z.literal(4), z.literal(5)]).default(4),
   /** Share of a resistor's rating that is still comfortable to touch. */
   ratingShare: z.number().min(0.1).max(1).default(0.5),

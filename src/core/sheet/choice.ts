@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { BOARD_CHOICES } from '../board/boards';
+import { RAIL_HABITS } from '../board/layout/request';
 import { PATTERN_IDS, PATTERNS, type PatternId } from '../patterns/index';
 
 /** What a lesson is built on, and how the board is held. */
@@ -7,6 +8,8 @@ export const buildSchema = z.strictObject({
   board: z.enum(BOARD_CHOICES).default('half'),
   spacing: z.enum(['clear', 'compact']).default('clear'),
   held: z.enum(['upright', 'flat']).default('upright'),
+  /** How rails are used, where the lesson overrules the house. */
+  rails: z.enum(RAIL_HABITS).optional(),
 });
 export type Build = z.output<typeof buildSchema>;
 export const DEFAULT_BUILD: Build = buildSchema.parse({});

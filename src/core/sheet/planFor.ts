@@ -60,6 +60,7 @@ export function planFor(wanted: Wanted, request: SheetRequest, build: Build): Ou
         ? Object.fromEntries(Object.entries(sorts).map(([id, type]) => [id, LAMP_WIRES[type]]))
         : undefined,
     spacing: build.spacing,
+    rails: build.rails ?? request.style.rails,
     lamps: request.style.lamps,
     perBand: patternOf(request.choice.pattern).perBand?.(request.choice.params),
   };

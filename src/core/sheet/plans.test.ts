@@ -1,3 +1,4 @@
+import { isArchedWire } from '../board/arches';
 import fc from 'fast-check';
 import { choiceWith, requestWith } from '../../../tests/support/sheets';
 import { WISHES } from '../../../tests/support/wishes';
@@ -45,7 +46,7 @@ function breaches({ plan }: LaidOut, circuit: Circuit): string[] {
   );
   for (const { part, legs } of board.copper === 'rows' ? overTrench : []) {
     const [a, b] = Object.values(legs).map((hole) => holeOf(board, hole)!);
-    if (b && Math.hypot(a!.x - b.x, a!.y - b.y) > 2) found.push(`${part} stretched`);
+    if (b && Math.hypot(a!.x - b.x, a!.y - b.y) > 3) found.push(`${part} stretched`);
   }
   return [...found, ...overLegs(plan)];
 }
@@ -56,21 +57,24 @@ function overLegs(plan: Plan): string[] {
   if (board.copper === 'pads' || board.copper === 'tapes') return [];
   const place = (hole: string) => holeOf(board, hole)!;
   const used = plan.placements.flatMap(({ legs }) => Object.values(legs)).map(place);
-  return plan.placements
-    .filter(({ kind }) => kind === 'jumper')
-    .flatMap(({ part, legs }) => {
-      const [a, b] = Object.values(legs).map(place);
-      const length = Math.hypot(b!.x - a!.x, b!.y - a!.y);
-      const under = used.filter((hole) => {
-        const along = ((hole.x - a!.x) * (b!.x - a!.x) + (hole.y - a!.y) * (b!.y - a!.y)) / length;
-        const aside = ((hole.x - a!.x) * (b!.y - a!.y) - (hole.y - a!.y) * (b!.x - a!.x)) / length;
-        return along > 1e-9 && along < length - 1e-9 && Math.abs(aside) < 1e-9;
-      });
-      return under.length > 0 ? [`${part} over ${under.map(({ name }) => name).join()}`] : [];
-    });
+  return (
+    plan.placements
+      // What is arched over a chip is in the air.
+      .filter((placement) => placement.kind === 'jumper' && !isArchedWire(plan, placement))
+      .flatMap(({ part, legs }) => {
+        const [a, b] = Object.values(legs).map(place);
+        const length = Math.hypot(b!.x - a!.x, b!.y - a!.y);
+        const under = used.filter((hole) => {
+          const along = ((hole.x - a!.x) * (b!.x - a!.x) + (hole.y - a!.y) * (b!.y - a!.y)) / length;
+          const aside = ((hole.x - a!.x) * (b!.y - a!.y) - (hole.y - a!.y) * (b!.x - a!.x)) / length;
+          return along > 1e-9 && along < length - 1e-9 && Math.abs(aside) < 1e-9;
+        });
+        return under.length > 0 ? [`${part} over ${under.map(({ name }) => name).join()}`] : [];
+      })
+  );
 }
 
-/** Which way each lamp points, from its long leg to its short one. */
+/** Which way each lamp points: its long leg above its short one, below, or straight across from rail to rail. */
 function directions(plan: Plan, circuit: Circuit): Set<string> {
   const board = boardOf(plan);
   const lamps = new Set(circuit.parts.filter((part) => isKind(part, 'led')).map(({ id }) => id));
@@ -79,7 +83,8 @@ function directions(plan: Plan, circuit: Circuit): Set<string> {
       if (!lamps.has(part)) return [];
       const [anode, cathode] = [legs['anode'], legs['cathode']].map((hole) => hole && holeOf(board, hole));
       if (!anode || !cathode) return [];
-      return `${Math.sign(cathode.x - anode.x)} ${Math.sign(cathode.y - anode.y)}`;
+      const way = Math.sign(cathode.y - anode.y);
+      return way === 0 ? `across ${Math.sign(cathode.x - anode.x)} ${anode.rail && cathode.rail}` : `${way}`;
     }),
   );
 }
@@ -194,7 +199,7 @@ describe('strings alike', () => {
 
   it('stay in rows of their own unless they are asked to be close', () => {
     const spread = (spacing: 'clear' | 'compact') => {
-      const laid = laidOn(circuit, 'half', { spacing });
+      const laid = laidOn(circuit, 'half', { spacing, rails: 'wires only' });
       if (!laid.ok) throw new Error(JSON.stringify(laid.findings));
       const used = rowsOf(laid.value.plan, ['R1', 'D1', 'R2', 'D2', 'R3', 'D3', 'R4', 'D4']).flat();
       return Math.max(...used.map(({ row }) => row));

@@ -1,6 +1,7 @@
-import { patternSheet, requestWith, sheetWith } from '../../../tests/support/sheets';
+import { patternSheet, requestWith, ROWS_ONLY, sheetWith } from '../../../tests/support/sheets';
 import { partOf } from '../circuit/circuit';
 import { shiftPart, turnPart } from '../board/edits';
+import { placementOf } from '../board/plan';
 import { LOSS_RATES, sparesFor } from '../kits/spares';
 import { stockKey, type StockItem } from '../kits/stock';
 import { PATTERNS } from '../patterns/index';
@@ -10,7 +11,7 @@ import type { PatternChoice } from './choice';
 import { makeSheet, type Sheet } from './sheet';
 
 describe('one sheet from one circuit', () => {
-  const sheet = sheetWith();
+  const sheet = sheetWith({}, ROWS_ONLY);
 
   it('has a plan that reads back as the circuit of the sums', () => {
     expect(sheet.built.asWanted).toBe(true);
@@ -48,15 +49,22 @@ describe('one sheet from one circuit', () => {
     expect(lamp.positive!.volts).toBeCloseTo(sheet.sums.design.lamps[0]!.volts, 6);
   });
 
+  it('stands its legs in the rails by itself: no wire but the one that is left to be opened', () => {
+    const { plan, built } = sheetWith();
+    expect(built.asWanted).toBe(true);
+    expect(plan.placements.filter(({ kind }) => kind === 'jumper').length).toBeLessThan(2);
+    expect(placementOf(plan, 'R1')!.legs['a']).toMatch(/^L\+/u);
+  });
+
   it('takes longer with younger hands', () => {
-    expect(sheetWith({}, { ageGroup: '8–9' }).minutes).toBeCloseTo(sheet.minutes * 1.4, 9);
-    expect(sheetWith({}, { ageGroup: '13 and up' }).minutes).toBeLessThan(sheet.minutes);
+    expect(sheetWith({}, { ...ROWS_ONLY, ageGroup: '8–9' }).minutes).toBeCloseTo(sheet.minutes * 1.4, 9);
+    expect(sheetWith({}, { ...ROWS_ONLY, ageGroup: '13 and up' }).minutes).toBeLessThan(sheet.minutes);
   });
 
   it('keeps a plan arranged by hand while it makes the circuit', () => {
     const moved = shiftPart(sheet.plan, 'R1', 0, -1);
     if (!moved.ok) throw new Error('refused');
-    const kept = sheetWith({}, { plan: moved.value });
+    const kept = sheetWith({}, { ...ROWS_ONLY, plan: moved.value });
     expect(kept.planKept).toBe(true);
     expect(kept.plan).toEqual(moved.value);
     expect(kept.steps.find((s) => s.id === 'R1')).toMatchObject({ legs: [{ hole: 'b3' }, { hole: 'b8' }] });
@@ -65,13 +73,13 @@ describe('one sheet from one circuit', () => {
   it('lays the plan out anew when the kept one no longer makes the circuit', () => {
     const turned = turnPart(sheet.plan, 'D1');
     if (!turned.ok) throw new Error('refused');
-    const anew = sheetWith({}, { plan: turned.value });
+    const anew = sheetWith({}, { ...ROWS_ONLY, plan: turned.value });
     expect(anew.planKept).toBe(false);
     expect(anew.built.asWanted).toBe(true);
     // The lamp stays as it was turned by hand; the rest is laid out around it.
     const lamp = turned.value.placements.find(({ part }) => part === 'D1')!;
     expect(anew.plan.placements).toContainEqual(lamp);
-    const minus = sheetWith({ side: 'minus' }, { plan: sheet.plan });
+    const minus = sheetWith({ side: 'minus' }, { ...ROWS_ONLY, plan: sheet.plan });
     expect(minus.planKept).toBe(false);
     expect(minus.built.asWanted).toBe(true);
   });
@@ -80,15 +88,15 @@ describe('one sheet from one circuit', () => {
     const { plan, method, layoutKey } = sheet;
     if (method === 'kept') throw new Error('not laid out');
     const earlier = { plan, method, layoutKey };
-    const other = sheetWith({ amps: 0.004, lamp: 'green' }, { earlier });
+    const other = sheetWith({ amps: 0.004, lamp: 'green' }, { ...ROWS_ONLY, earlier });
     expect(other.plan).toBe(plan);
     expect(other.built.asWanted).toBe(true);
     expect(other.planKept).toBe(false);
     expect(other.built.seen!.parts['D1']!.amps).toBeCloseTo(other.sums.design.amps, 9);
-    const turned = sheetWith({ side: 'minus' }, { earlier });
+    const turned = sheetWith({ side: 'minus' }, { ...ROWS_ONLY, earlier });
     expect(turned.plan).not.toEqual(plan);
     expect(turned.built.asWanted).toBe(true);
-    const wires = sheetWith({}, { earlier, style: { ...DEFAULT_STYLE, wires: 'any' } });
+    const wires = sheetWith({}, { earlier, style: { ...ROWS_ONLY.style, wires: 'any' } });
     expect(wires.plan.placements[0]!.colour).toBe('green');
   });
 
@@ -100,7 +108,7 @@ describe('one sheet from one circuit', () => {
   });
 
   it('is the same for the same request', () => {
-    expect(JSON.stringify(sheetWith())).toBe(JSON.stringify(sheet));
+    expect(JSON.stringify(sheetWith({}, ROWS_ONLY))).toBe(JSON.stringify(sheet));
   });
 });
 
@@ -110,7 +118,7 @@ describe('the kit', () => {
     { spec: { kind: 'led', lamp: 'red' }, have: 3, packSize: 10, packCents: 100 },
     { spec: { kind: 'cell', supply: 'aa-alkaline' }, have: 0, packSize: 12, packCents: 480 },
   ];
-  const { kit } = sheetWith({}, { stock });
+  const { kit } = sheetWith({}, { ...ROWS_ONLY, stock });
   const line = (key: string) => kit.lines.find((l) => l.key === key)!;
 
   it('multiplies, adds spares, and buys whole packs of what is short', () => {

@@ -8,7 +8,6 @@ const COMPOSED_LEVELS = 2;
  * of thousands of parts would else block the page.
  *
  * @param value plain data that nobody changes in place
- * @example jsonOf([{ a: 1 }, 2]) // ≈ '[{"a":1},2]'
  */
 export function jsonOf(value: unknown, levels = COMPOSED_LEVELS): string {
   if (typeof value !== 'object' || value === null) return JSON.stringify(value) ?? 'null';

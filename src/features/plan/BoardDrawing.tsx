@@ -1,5 +1,13 @@
 import type { KeyboardEvent, Ref } from 'react';
-import { boardOf, type Circuit, type LampSorts, type Placement, type Plan, type SourceChoice } from '@/core';
+import {
+  boardOf,
+  isArchedWire,
+  type Circuit,
+  type LampSorts,
+  type Placement,
+  type Plan,
+  type SourceChoice,
+} from '@/core';
 import { holeName } from '@/messages/holes';
 import { capital } from '@/messages/grammar';
 import { kindIn, legName, thingName } from '@/messages/names';
@@ -61,7 +69,7 @@ export function BoardDrawing(props: BoardDrawingProps) {
     <PlanSvg {...{ width, height, title, view, window, svgRef }} role={props.onPick ? 'group' : 'img'}>
       <BoardGround plan={plan} supply={props.supply} extent={extent} view={view} />
       {props.glowing && <Glow plan={plan} glowing={props.glowing} view={view} />}
-      {plan.placements.map((placement) => (
+      {archesLast(plan).map((placement) => (
         <Placed
           key={placement.part}
           {...props}
@@ -81,6 +89,12 @@ export function BoardDrawing(props: BoardDrawingProps) {
       )}
     </PlanSvg>
   );
+}
+
+/** What stands in an arch over a chip is drawn over it. */
+function archesLast(plan: Plan): Placement[] {
+  const isArch = (placement: Placement) => placement.kind === 'jumper' && isArchedWire(plan, placement);
+  return [...plan.placements].sort((a, b) => Number(isArch(a)) - Number(isArch(b)));
 }
 
 /** Light around the lamps that shine, under everything else. */

@@ -1,5 +1,6 @@
 import {
   boardOf,
+  isArchedWire,
   isSource,
   thingsOf,
   extraPart,
@@ -68,44 +69,49 @@ function Wire({ plan, ends, placement }: { plan: Plan; ends: readonly Point[]; p
         ? DRAWN.leg
         : WIRE_COLOURS[placement.colour ?? 'green'];
   const [from, to] = ends as [Point, Point];
+  const isArch = isArchedWire(plan, placement);
+  const way = isArch ? arc(from, to) : `M${from.x} ${from.y}L${to.x} ${to.y}`;
   const core = inPlace || bare || copper === 'tapes' ? undefined : WIRE_CORES[placement.colour ?? 'green'];
   return (
     <>
-      <line
-        x1={from.x}
-        y1={from.y}
-        x2={to.x}
-        y2={to.y}
+      {/* In the air over a chip, with a light edge that lifts it off what it passes. */}
+      {isArch && <path d={way} stroke={DRAWN.board} strokeWidth="8" {...LINE} />}
+      <path
+        d={way}
         stroke={colour}
         strokeWidth={copper === 'tapes' ? 12 : 4}
-        strokeLinecap="round"
+        {...LINE}
         {...(copper === 'pads' ? { strokeDasharray: '5 3' } : {})}
       />
       {core !== undefined && (
-        <line
-          x1={from.x}
-          y1={from.y}
-          x2={to.x}
-          y2={to.y}
-          stroke={DRAWN.board}
-          strokeWidth="1.3"
-          strokeLinecap="round"
-          strokeDasharray={core}
-        />
+        <path d={way} stroke={DRAWN.board} strokeWidth="1.3" strokeDasharray={core} {...LINE} />
       )}
       {inPlace ? (
         <Label place={beside(ends)} first={`${placement.part}: a wire`} />
       ) : (
-        <WireName from={from} to={to} name={placement.part} />
+        <WireName {...{ from, to, isArch }} name={placement.part} />
       )}
     </>
   );
 }
 
+const LINE = { fill: 'none', strokeLinecap: 'round' } as const;
+
+/** How far an arch is drawn aside of the straight line, as a share of its length. */
+const ARCH = 0.16;
+
+function arc(from: Point, to: Point): string {
+  const [dx, dy] = [to.x - from.x, to.y - from.y];
+  const [x, y] = [(from.x + to.x) / 2 + 2 * ARCH * dy, (from.y + to.y) / 2 - 2 * ARCH * dx];
+  return `M${from.x} ${from.y}Q${x} ${y} ${to.x} ${to.y}`;
+}
+
 /** A jumper's name over its middle, as the steps call it. */
-function WireName({ from, to, name }: { from: Point; to: Point; name: string }) {
+function WireName({ from, to, isArch, name }: { from: Point; to: Point; isArch: boolean; name: string }) {
   const upright = Math.abs(from.x - to.x) < Math.abs(from.y - to.y);
-  const [x, y] = [(from.x + to.x) / 2, (from.y + to.y) / 2];
+  const aside = isArch ? ARCH : 0;
+  const x = (from.x + to.x) / 2 + aside * (to.y - from.y);
+  const y = (from.y + to.y) / 2 - aside * (to.x - from.x);
   return (
     <Outlined
       x={upright ? x + 4 : x - 10}

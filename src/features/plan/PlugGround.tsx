@@ -29,12 +29,11 @@ export function PlugGround({ plan, rows, view }: Props) {
           fill={DRAWN.edge}
         />
       )}
+      <Clips rows={rows} view={view} />
       {railed && <RailLines board={board} rows={rows} view={view} />}
       {holes.map((hole) => {
         const { x, y } = at(hole, view);
-        return (
-          <rect key={hole.name} x={x - 2.4} y={y - 2.4} width="4.8" height="4.8" rx="0.8" fill={DRAWN.hole} />
-        );
+        return <circle key={hole.name} cx={x} cy={y} r="2.1" fill={DRAWN.hole} />;
       })}
     </>
   );
@@ -68,6 +67,23 @@ function Box({
     />
   );
 }
+
+/** The metal under each row of five: what is pressed into one of them is joined to the others. */
+function Clips({ rows, view }: { rows: number; view: View }) {
+  const d = Array.from({ length: rows }, (_, i) => i + 1)
+    .flatMap((y) =>
+      CLIPS.map(([left, right]) => [at({ x: left, y }, view), at({ x: right, y }, view)] as const),
+    )
+    .map(([a, b]) => `M${a.x} ${a.y}L${b.x} ${b.y}`)
+    .join('');
+  return <path d={d} stroke={DRAWN.clip} strokeWidth="7" strokeLinecap="round" fill="none" />;
+}
+
+/** The first and the last hole of the clips on either side, in pitches. */
+const CLIPS = [
+  [3, 7],
+  [10, 14],
+] as const;
 
 /** One line beside each rail, broken where the rail is split. */
 function RailLines({ board, rows, view }: { board: BoardSpec; rows: number; view: View }) {

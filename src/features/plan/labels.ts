@@ -14,7 +14,7 @@ import {
   type Plan,
   type Thing,
 } from '@/core';
-import { atHole, UNIT, type Point, type View } from './geometry';
+import { atHole, PLUG_WIDTH, UNIT, type Point, type View } from './geometry';
 import { lampMiddle } from './LampDrawing';
 import { CHARACTER, LETTERS, overlap, type Box } from './lettering';
 
@@ -46,7 +46,7 @@ const CAN = 14;
 const CHIP = 4;
 const WIRE = 2;
 /** What it costs a label to lie over something, and to be told in short. */
-const COST = { body: 20, label: 30, wire: 3, short: 5, place: 0.2 } as const;
+const COST = { body: 20, label: 30, wire: 3, cut: 60, short: 5, place: 0.2 } as const;
 
 /** The labels of all parts that wear one, each where it lies over the least. */
 export function labelsOf(ground: Ground): PlacedLabel[] {
@@ -64,6 +64,7 @@ export function labelsOf(ground: Ground): PlacedLabel[] {
     if (!texts || !own) return [];
     const others = bodies.filter((body) => body !== own).map(({ box }) => box);
     const costOf = (box: Box) =>
+      (isCut(box, plan, view) ? COST.cut : 0) +
       COST.body * others.filter((other) => overlap(box, other)).length +
       COST.label * taken.filter((other) => overlap(box, other)).length +
       COST.wire * wires.filter((other) => overlap(box, other)).length;
@@ -77,6 +78,13 @@ export function labelsOf(ground: Ground): PlacedLabel[] {
     taken.push(best.box);
     return [{ part, ...best.place, ...best.text }];
   });
+}
+
+/** Whether a label would reach out of the drawing at the sides of a plug-in board. */
+function isCut(box: Box, plan: Plan, view: View): boolean {
+  if (boardOf(plan).copper !== 'rows') return false;
+  const far = (PLUG_WIDTH + 2) * UNIT;
+  return view === 'flat' ? box.top < 0 || box.foot > far + UNIT : box.left < 0 || box.right > far + UNIT;
 }
 
 type Things = ReadonlyMap<string, Thing>;

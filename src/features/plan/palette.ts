@@ -2,10 +2,11 @@ import type { BandColour, LampType, JumperColour } from '@/core';
 
 /** Drawn colours stand in the SVG itself, so that a saved or printed plan keeps them. */
 export const DRAWN = {
-  board: '#fffdf6',
-  edge: '#92876c',
-  trench: '#efe7d4',
-  hole: '#92876c',
+  board: '#fbfcfb',
+  edge: '#7f8f8c',
+  trench: '#e6ecea',
+  hole: '#7f8f8c',
+  clip: '#e0eae7',
   ink: '#1d2b36',
   soft: '#56636c',
   plus: '#b1602a',

@@ -9,6 +9,7 @@ import { z } from 'zod';
 import {
   AGES,
   formatEntered,
+  RAIL_HABITS,
   readLampAmps,
   ROUNDINGS,
   SERIES_NAMES,
@@ -17,6 +18,7 @@ import {
 } from '@/core';
 import { sentences } from '@/messages/findings';
 import { AGE_NAMES } from '@/messages/names';
+import { RAIL_WORDS } from '@/messages/schools';
 import { formProblem } from '@/ui/formProblem';
 import { Note } from '@/ui/Note';
 import { Overtaken, type Shown } from '@/ui/Overtaken';
@@ -71,6 +73,10 @@ const QUESTIONS = {
   lamps: {
     label: 'Lamps on the board lie',
     why: 'The same way: a turned one is seen at a glance. Either way: now and then a shorter wire.',
+  },
+  rails: {
+    label: 'Rails are used with',
+    why: 'Legs in them: fewer wires that fall out. Wires only: every part stands in rows.',
   },
   ratingPercent: {
     label: 'Resistors stay below, % of their rating',
@@ -150,6 +156,7 @@ export function StyleForm({ style, version }: { style: HouseStyle; version: numb
       | 'bands'
       | 'wires'
       | 'lamps'
+      | 'rails'
       | 'symbol'
       | 'tables'
       | 'causes'
@@ -217,6 +224,10 @@ export function StyleForm({ style, version }: { style: HouseStyle; version: numb
         ['the same way', 'all the same way'],
         ['either way', 'either way'],
       ])}
+      {select(
+        'rails',
+        RAIL_HABITS.map((habit) => [habit, RAIL_WORDS[habit]] as const),
+      )}
       {select('symbol', [
         ['box', 'a box'],
         ['zigzag', 'a zigzag'],

@@ -59,7 +59,8 @@ describe('the sentence', () => {
 
   it('shows the way on where it does not fit its board', async () => {
     const choice = choiceWith('panel', {}, 'half');
-    const { user } = openLesson(choice);
+    const build = { ...choice.build!, rails: 'wires only' } as const;
+    const { user } = openLesson({ ...choice, build });
     expect(said(document.querySelector('.note.refusal'))).toContain('too much for the half board');
     await user.click(screen.getByRole('button', { name: /full-size breadboard$/u }));
     await waitFor(() => expect(document.querySelector('.note.refusal')).toBeNull(), { timeout: 20000 });

@@ -10,7 +10,7 @@ export type Method = 'lesson' | 'current' | 'most joined' | 'tried';
 const TRIES = (bodies: number) => Math.max(2, Math.min(10, Math.round(120 / Math.max(bodies, 1))));
 
 /** Orders that are tried for a plan without a wire over a leg. */
-const LATE_TRIES = 12;
+const LATE_TRIES = 24;
 
 export interface Try {
   readonly method: Method;

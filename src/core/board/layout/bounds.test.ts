@@ -15,10 +15,10 @@ import { layOut } from './layOut';
 const BOARDS_TRIED: readonly BoardChoice[] = ['half', 'full', 'mini', 'pad'];
 
 describe('what no plan can do without', () => {
-  it('is counted by hand for one lamp: plus and minus each come in from their rail', () => {
+  it('is counted by hand for one lamp: both its ends stand in the rails', () => {
     const { circuit } = worked('single').design;
-    // R1 and D1: a wire from each rail into a row; the middle shares one row.
-    expect(boundsOf(circuit, BOARDS.half)).toEqual({ wires: 2, pitches: 4, across: 0, apart: 0 });
+    // R1 from the plus rail, D1 into the minus rail; the middle shares one row.
+    expect(boundsOf(circuit, BOARDS.half)).toEqual({ wires: 0, pitches: 0, across: 0, apart: 0 });
     // Without rails the leads themselves stand in the rows: nothing need be joined.
     expect(boundsOf(circuit, BOARDS.mini)).toMatchObject({ wires: 0 });
     // Six legs and leads on three nets of pads: three links.
@@ -29,7 +29,7 @@ describe('what no plan can do without', () => {
   it('is counted by hand for a blinker whose capacitor hangs on both sides of its chip', () => {
     const { circuit } = worked('blink-simple', { second: undefined }).design;
     // Trigger (left) with threshold (right): one wire across. Plus: supply right, reset left, and the rail: two.
-    // Minus: pin 1, the capacitor and the lamp share its row: one. Output: pin 3 and two resistors share one row.
+    // Minus: pin 1; the capacitor stands in the rail, and the lamp too: one. Output: pin 3 and two resistors share one row.
     expect(boundsOf(circuit, BOARDS.half)).toMatchObject({ wires: 4, across: 2 });
   });
 

@@ -3,7 +3,7 @@ import type { Circuit } from '../../circuit/circuit';
 import { isSource } from '../../circuit/source';
 import type { BoardSpec } from '../boards';
 
-/** What no plan of a circuit on a board can do without, whoever arranges it; legs of parts stand in rows, not in rails. */
+/** What no plan of a circuit on a board can do without, whoever arranges it: legs that reach stand in the rails. */
 export interface Bounds {
   readonly wires: number;
   /** All wires together, in pitches of 2.54 mm. */
@@ -43,7 +43,7 @@ export function boundsOf(circuit: Circuit, board: BoardSpec): Bounds | undefined
 }
 
 interface Net {
-  /** Legs in rows, the supply's among them on a board without rails. */
+  /** Legs in rows: those that reach no rail of their net; the supply's among them on a board without rails. */
   readonly legs: number;
   /** Pins of chips among them, each in a row of its own. */
   readonly pins: number;
@@ -56,9 +56,11 @@ interface Net {
 /** The fewest wires that join the rows of a net to one another, and to its rail. */
 function wiresOf({ legs, pins, railed }: Net): number {
   if (legs === 0) return 0;
-  // Each row of a net with a rail gives up a hole for its wire; of others, rows less one have wires with two ends.
-  const rows = Math.max(1, pins, railed ? Math.ceil(legs / (ROW - 1)) : Math.ceil((legs - 2) / (ROW - 2)));
-  return railed ? rows : rows - 1;
+  // What reaches its rail stands there; what does not shares the rows of the pins.
+  if (railed) return Math.max(1, pins);
+  // Rows less one have wires with two ends, of five holes each.
+  const rows = Math.max(1, pins, Math.ceil((legs - 2) / (ROW - 2)));
+  return rows - 1;
 }
 
 function netsOf(circuit: Circuit, board: BoardSpec): Net[] {
@@ -70,7 +72,9 @@ function netsOf(circuit: Circuit, board: BoardSpec): Net[] {
   return [...names].map((net): Net => {
     const onRail = (thing: Thing) => thing === source && rails.has(net);
     const on = (thing: Thing) =>
-      onRail(thing) ? [] : Object.entries(thing.legs).filter(([, at]) => at === net);
+      onRail(thing) || (rails.has(net) && reachesRail(thing))
+        ? []
+        : Object.entries(thing.legs).filter(([, at]) => at === net);
     const sides = things.map((thing) => sidesOf(thing, on(thing)));
     return {
       legs: things.reduce((sum, thing) => sum + on(thing).length, 0),
@@ -79,6 +83,12 @@ function netsOf(circuit: Circuit, board: BoardSpec): Net[] {
       railed: rails.has(net),
     };
   });
+}
+
+/** Whether its legs go straight into a rail. */
+function reachesRail(thing: Thing): boolean {
+  const print = footprintOf(thing);
+  return print.form === 'leads' || (print.form === 'line' && !print.stiff);
 }
 
 /** Pins of a chip on either side of the trench; none of other things. */

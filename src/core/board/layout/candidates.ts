@@ -1,9 +1,11 @@
+import type { Footprint } from '../../parts/footprint';
 import { footprintOf, roomOf, type Thing } from '../../parts/thing';
+import { TRENCH_X } from '../geometry';
 import { bodyShape, lies } from '../room';
 import type { Lattice } from './lattice';
 
 /** Looked up once: these stand in the innermost loops. */
-const { abs, ceil, max, min } = Math;
+const { abs, ceil, hypot, max, min } = Math;
 
 /** Whether all lamps lie the same way round, or each as it comes out best. */
 export type LampHabit = 'the same way' | 'either way';
@@ -19,12 +21,20 @@ export interface Candidate {
 }
 
 /** Every way to put a thing on the board, apart from what else is there. */
-export function candidatesFor(body: Thing, lattice: Lattice, lamps: LampHabit): Candidate[] {
+export function candidatesFor(
+  body: Thing,
+  lattice: Lattice,
+  lamps: LampHabit,
+  legsInRails: boolean,
+): Candidate[] {
   const print = footprintOf(body);
   const oneWay = isLamp(body) && lamps === 'the same way';
   switch (print.form) {
     case 'line':
-      return covering(body, lattice, lines(body, lattice, print, oneWay));
+      return covering(body, lattice, [
+        ...lines(body, lattice, print, oneWay),
+        ...(legsInRails ? intoRails(body, lattice, print, oneWay) : []),
+      ]);
     case 'comb':
       return covering(
         body,
@@ -45,6 +55,8 @@ function offSeam({ board, holes }: Lattice, ways: readonly Legs[]): readonly Leg
   return ways.filter((way) => new Set(way.holes.map((hole) => holes[hole]!.row > seamAfter)).size === 1);
 }
 
+type Line = Extract<Footprint, { form: 'line' }>;
+
 /** How a thing's legs lie, before it is known which holes its body lies over. */
 type Legs = Omit<Candidate, 'covered'>;
 
@@ -58,35 +70,32 @@ function covering(body: Thing, lattice: Lattice, ways: readonly Legs[]): Candida
   // What a body covers is the same all down the board: it is worked out once for each place across it.
   const known = new Map<string, readonly (readonly [number, number])[]>();
   return ways.map((way) => {
-    const rank = lattice.rankOf[way.holes[0]!]!;
-    const key = way.holes.map((hole) => `${lattice.columnOf[hole]!} ${lattice.rankOf[hole]! - rank}`).join();
-    const under = known.get(key) ?? coveredBy(body, lattice, way.holes);
+    const legs = way.holes.map((hole) => lattice.holes[hole]!);
+    const { y } = legs[0]!;
+    const key = legs.map((leg) => `${leg.x} ${leg.y - y}`).join();
+    const under = known.get(key) ?? coveredBy(body, legs);
     known.set(key, under);
-    const covered = under.flatMap(([column, down]) => {
-      const hole = lattice.at(column, rank + down);
+    const covered = under.flatMap(([x, down]) => {
+      const hole = lattice.placeAt(x, y + down);
       return hole < 0 ? [] : [hole];
     });
     return { ...way, covered };
   });
 }
 
-/** Column, and ranks below the first leg, of every hole under a body. */
-function coveredBy(body: Thing, lattice: Lattice, holes: readonly number[]): (readonly [number, number])[] {
-  const legs = holes.map((hole) => lattice.holes[hole]!);
+/** Place across, and pitches below the first leg, of every place under a body that holds no leg of its own. */
+function coveredBy(
+  body: Thing,
+  legs: readonly { readonly x: number; readonly y: number }[],
+): (readonly [number, number])[] {
   const shape = bodyShape(body, legs);
   const reach = ceil(max(roomOf(body).along, roomOf(body).across));
-  const columns = holes.map((hole) => lattice.columnOf[hole]!);
-  const ranks = holes.map((hole) => lattice.rankOf[hole]!);
+  const [xs, ys] = [legs.map(({ x }) => x), legs.map(({ y }) => y)];
   const found: (readonly [number, number])[] = [];
-  const first = legs[0]!;
-  for (let column = min(...columns) - reach; column <= max(...columns) + reach; column++) {
-    const beside = lattice.at(column, ranks[0]!);
-    if (beside < 0) continue;
-    for (let rank = min(...ranks) - reach; rank <= max(...ranks) + reach; rank++) {
-      const down = rank - ranks[0]!;
-      const place = { x: lattice.holes[beside]!.x, y: first.y + down };
-      const isLeg = legs.some(({ x, y }) => x === place.x && y === place.y);
-      if (!isLeg && lies(place, shape)) found.push([column, down]);
+  for (let x = min(...xs) - reach; x <= max(...xs) + reach; x++) {
+    for (let y = min(...ys) - reach; y <= max(...ys) + reach; y++) {
+      const isLeg = legs.some((leg) => leg.x === x && leg.y === y);
+      if (!isLeg && lies({ x, y }, shape)) found.push([x, y - ys[0]!]);
     }
   }
   return found;
@@ -145,6 +154,39 @@ function acrossTheTrench(lattice: Lattice, { low, high }: { low: number; high: n
       found.push({ holes: [b, a], oddity: 1.4 });
     }
   }
+  return found;
+}
+
+/** Rows aside that the thin legs of what stands give, from the hole in a row to the one in a rail. */
+const GIVES = 2;
+/** Pitches that the legs of what stands are spread at most, to reach a rail. */
+const SPREAD = 3;
+
+/** One leg or both straight into a rail, along a row: which end may go there is a matter of the nets. */
+function intoRails(body: Thing, { holes, board }: Lattice, print: Line, oneWay: boolean): Legs[] {
+  if (board.rails.length === 0 || print.stiff) return [];
+  const round = roomOf(body).round === true;
+  const [gives, most] = round ? [GIVES, max(print.high, SPREAD)] : [0, print.high];
+  const byRow = new Map<number, number[]>();
+  holes.forEach(({ row }, i) => byRow.set(row, [...(byRow.get(row) ?? []), i]));
+  const found: Legs[] = [];
+  const put = (a: number, b: number): void => {
+    const [from, to] = [holes[a]!, holes[b]!];
+    const span = hypot(from.x - to.x, from.y - to.y);
+    if (span < print.low || span > most || (to.rail && to.row !== from.row)) return;
+    const oddity = 0.1 * span + 0.3 * abs(from.row - to.row);
+    // Lamps that all lie one way round have the first leg higher up, or straight across from rail to rail.
+    if (!oneWay || to.rail || from.row < to.row) found.push({ holes: [a, b], oddity });
+    if (!to.rail && (!oneWay || to.row < from.row)) found.push({ holes: [b, a], oddity });
+  };
+  holes.forEach((from, a) => {
+    if (!from.rail) return;
+    // From a rail to the rows beside it, and no further: over the trench it would lie across everything.
+    const isBeside = (b: number) => a !== b && from.x < TRENCH_X === holes[b]!.x < TRENCH_X;
+    for (let row = from.row - gives; row <= from.row + gives; row++) {
+      for (const b of byRow.get(row) ?? []) if (isBeside(b)) put(a, b);
+    }
+  });
   return found;
 }
 

@@ -24,6 +24,8 @@ export interface JoinRequest {
   readonly plus: number;
   readonly minus: number;
   readonly kept: readonly Link[];
+  /** Wires between the two pairs of rails, whose ends have their holes already. */
+  readonly rails: readonly Link[];
 }
 
 /**
@@ -41,13 +43,18 @@ export function joinNets(request: JoinRequest): Link[] | undefined {
       [a, b].every((hole) => occupancy.joins(hole, net) && occupancy.isFree(hole)),
   );
   for (const link of own) takeEnds(occupancy, link);
-  let links: Link[] = own;
+  let links: Link[] = [...request.rails, ...own];
   for (const net of request.nets) {
     const joined = joinOne(request, net, links);
     if (!joined) return undefined;
     links = [...links, ...joined];
   }
-  return links;
+  return links.filter((link) => !request.rails.includes(link) || isUsed(occupancy, link));
+}
+
+/** Whether anything but the wire itself hangs on the rail that it leads to. */
+function isUsed({ lattice, netAt }: Occupancy, { b }: Link): boolean {
+  return lattice.members[lattice.strip[b]!]!.some((hole) => hole !== b && netAt[hole]! >= 0);
 }
 
 /** On pads a wire ends under the leg itself and takes no place of its own. */

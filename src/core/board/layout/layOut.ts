@@ -11,6 +11,7 @@ import { planFrom } from './planFrom';
 import { withoutCrossings } from './relay';
 import type { Spacing } from './prices';
 import { qualityOf, type Quality } from './score';
+import { WEIGHTS } from './weights';
 import { wiringOf, type Wiring } from './wiring';
 import { legsUnder, type Link } from './wirePrice';
 
@@ -35,8 +36,9 @@ export function layOut(request: LayoutRequest): Outcome<LaidOut> {
     return why?.code === 'does-not-fit' ? refused(tooMuch(request, wiring, why.data.left)) : card;
   }
   const tried = onBoard(request, wiring, boardsFor(request.board)[0]!);
-  if (tried.best) return accepted(tried.best);
-  return refused(tooMuch(request, wiring, tried.left));
+  if (!tried.best) return refused(tooMuch(request, wiring, tried.left));
+  const { plan, quality, method } = tried.best;
+  return accepted({ plan, quality, method });
 }
 
 /** How much is too much, and which boards would hold it. */
@@ -54,12 +56,21 @@ function fitsOn(board: BoardChoice, request: LayoutRequest, wiring: Wiring): boo
 }
 
 interface Attempt {
-  readonly best: LaidOut | undefined;
+  readonly best: (LaidOut & Pick<Found, 'under'>) | undefined;
   /** Fewest things that found no place. */
   readonly left: number;
 }
 
+/** With legs in the rails; where a wire would have to lie over a leg then, with parts in rows only, if that is better. */
 function onBoard(request: LayoutRequest, wiring: Wiring, board: BoardSpec, anyWillDo = false): Attempt {
+  const own = searched(request, wiring, board, anyWillDo);
+  if (!usesRails(request) || own.best?.under === 0 || (own.best && anyWillDo)) return own;
+  const other = searched({ ...request, rails: 'wires only' }, wiring, board, anyWillDo);
+  const isOwn = own.best && !(other.best && other.best.under < own.best.under);
+  return { best: isOwn ? own.best : other.best, left: Math.min(own.left, other.left) };
+}
+
+function searched(request: LayoutRequest, wiring: Wiring, board: BoardSpec, anyWillDo: boolean): Attempt {
   const lattice = latticeOf(board);
   const netNumber = new Map([...wiring.legs.keys()].map((net, i) => [net, i]));
   const ground: Ground = {
@@ -99,7 +110,8 @@ function isEnough(best: Found | undefined, { spacing, late }: Try, wished: Spaci
 function attempt(ground: Ground, { method, order, spacing }: Try): { found?: Found; left: number } {
   const { request, wiring, lattice, netNumber, kept } = ground;
   const { perBand, lamps = 'the same way' } = request;
-  const setting = { lattice, wiring, spacing, lamps, netNumber, kept, perBand };
+  const legsInRails = usesRails(request);
+  const setting = { lattice, wiring, spacing, lamps, legsInRails, netNumber, kept, perBand };
   const made = new Placer(setting).run(order);
   if (made.left.length) return { left: made.left.length };
   const joining = joiningOf(ground, made);
@@ -107,31 +119,41 @@ function attempt(ground: Ground, { method, order, spacing }: Try): { found?: Fou
   if (!links) return { left: 1 };
   const plan = planFrom(request, wiring, netNumber, lattice, made, links);
   const under = legsUnder(made.occupancy, links);
-  return { found: { plan, quality: qualityOf(plan), method, made, joining, links, under }, left: 0 };
+  const quality = qualityOf(plan);
+  const cost = quality.cost + (legsInRails ? WEIGHTS.slant.plugged * quality.slants : 0);
+  return { found: { plan, quality, cost, method, made, joining, links, under }, left: 0 };
 }
 
-/** No wire over a leg comes first, then the fewest and shortest wires. */
+function usesRails({ rails = 'legs' }: LayoutRequest): boolean {
+  return rails === 'legs';
+}
+
+/** No wire over a leg comes first, then the fewest, straightest and shortest wires. */
 function isBetter(one: Found, other: Found): boolean {
   if (one.under !== other.under) return one.under < other.under;
-  return one.quality.cost < other.quality.cost - 1e-9;
+  return one.cost < other.cost - 1e-9;
 }
 
-function joiningOf({ request, wiring, lattice, netNumber }: Ground, { occupancy }: Arrangement): JoinRequest {
+function joiningOf(
+  { request, wiring, lattice, netNumber }: Ground,
+  { occupancy, rails }: Arrangement,
+): JoinRequest {
   return {
     occupancy,
     nets: netOrder(wiring, netNumber),
     plus: netNumber.get(wiring.plus) ?? -1,
     minus: netNumber.get(wiring.minus) ?? -1,
     kept: keptLinks(request.keep ?? [], lattice, occupancy.netAt),
+    rails,
   };
 }
 
 /** The plan with the wires that cross others laid once more. */
-function tidied(found: Found, { request, wiring, lattice, netNumber }: Ground): LaidOut {
+function tidied(found: Found, { request, wiring, lattice, netNumber }: Ground): Attempt['best'] {
   if (found.quality.crossings === 0) return found;
   const links = withoutCrossings(found.joining, found.links);
   const plan = planFrom(request, wiring, netNumber, lattice, found.made, links);
-  return { plan, quality: qualityOf(plan), method: found.method };
+  return { plan, quality: qualityOf(plan), method: found.method, under: found.under };
 }
 
 /** A plan with what it was made of, so that its wires can be laid once more. */
@@ -139,6 +161,8 @@ interface Found extends LaidOut {
   readonly made: Arrangement;
   readonly joining: JoinRequest;
   readonly links: readonly Link[];
+  /** What it costs to build, slants among it where they are minded. */
+  readonly cost: number;
   /** Holes in use that a wire lies over. */
   readonly under: number;
 }

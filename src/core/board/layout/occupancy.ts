@@ -1,9 +1,16 @@
+import { passesChip, type ChipRows } from '../arches';
+import { TRENCH_X } from '../geometry';
 import type { Lattice } from './lattice';
 
 const NOBODY = -1;
 const NONE = [-1, -1] as const;
 /** Holes from a leg to one of another net on the same strip: between them go a cut and the end of a wire. */
 export const NETS_APART = 3;
+
+interface Spot {
+  readonly x: number;
+  readonly y: number;
+}
 
 /**
  * Which holes are taken, which are covered by a part lying over them, and which net each piece of copper carries.
@@ -17,18 +24,38 @@ export class Occupancy {
   /** Holes that a lamp leans over: free, but hidden. */
   private readonly leaned: Uint8Array;
   private readonly stripNet: Int32Array;
+  private readonly chips: ChipRows[] = [];
   /** Holes with legs, for each net. */
   private readonly ofNet: number[][];
 
   constructor(
     readonly lattice: Lattice,
     nets: number,
+    /** Wires lie along rows and columns, and over chips in an arch. */
+    readonly straight = false,
   ) {
     this.netAt = new Int32Array(lattice.holes.length).fill(NOBODY);
     this.covers = new Uint8Array(lattice.holes.length);
     this.leaned = new Uint8Array(lattice.holes.length);
     this.stripNet = new Int32Array(lattice.members.length).fill(NOBODY);
     this.ofNet = Array.from({ length: nets }, () => []);
+  }
+
+  /** A chip astride the trench: its rows from the first to the last. */
+  putChip(holes: readonly number[]): void {
+    const ys = holes.map((hole) => this.lattice.holes[hole]!.y);
+    this.chips.push({ top: Math.min(...ys), foot: Math.max(...ys) });
+  }
+
+  /** Whether a wire between two places of a plug-in board passes over a chip. */
+  isOverChip(from: Spot, to: Spot): boolean {
+    return passesChip(from, to, this.chips);
+  }
+
+  /** Whether a hole holds a pin of a chip, or lies in the rows beside the trench that an arch spans. */
+  isUnderArch(hole: number): boolean {
+    const { x, y } = this.lattice.holes[hole]!;
+    return Math.abs(x - TRENCH_X) < 2 && this.chips.some(({ top, foot }) => y >= top && y <= foot);
   }
 
   /** The net that a strip of five belongs to, −1 while it is free. */

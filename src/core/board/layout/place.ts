@@ -7,6 +7,8 @@ import { NETS_APART, Occupancy } from './occupancy';
 import { Prices, type Setting } from './prices';
 import { likenessOf, repeats, type Lying } from './repeat';
 import { WEIGHTS } from './weights';
+import { linkRails, type PowerNets } from './railLinks';
+import type { Link } from './wirePrice';
 import type { Wiring } from './wiring';
 
 /** Looked up once: these stand in the innermost loops. */
@@ -16,6 +18,8 @@ const NEVER = Infinity;
 export interface Arrangement {
   readonly occupancy: Occupancy;
   readonly placed: readonly Lying[];
+  /** Wires from one pair of rails to the other, laid before anything else. */
+  readonly rails: readonly Link[];
   /** Things that found no place. */
   readonly left: readonly string[];
 }
@@ -35,7 +39,11 @@ export class Placer {
   private readonly prices: Prices;
 
   constructor(private readonly setting: Setting) {
-    this.occupancy = new Occupancy(setting.lattice, setting.netNumber.size);
+    this.occupancy = new Occupancy(
+      setting.lattice,
+      setting.netNumber.size,
+      setting.legsInRails && setting.lattice.board.copper === 'rows',
+    );
     this.bodies = new Bodies(setting.lattice, this.occupancy);
     this.ground = new Ground(setting.lattice, setting.perBand);
     this.prices = new Prices(setting, this.occupancy, this.ground);
@@ -48,9 +56,16 @@ export class Placer {
     const railed = this.setting.lattice.board.rails.length > 0;
     const leads = supply ? this.putSupply(supply, railed) : [];
     for (const body of kept) this.putKept(body);
+    const rails =
+      this.occupancy.straight && order.some(isAstride) ? linkRails(this.occupancy, this.powerNets()) : [];
     for (const block of runsOf(loose, this.setting.wiring)) this.putBlock(block);
     if (supply && !this.setting.kept.has(supply.id)) this.putLeads(supply, leads);
-    return { occupancy: this.occupancy, placed: this.placed, left: this.left };
+    return { occupancy: this.occupancy, placed: this.placed, left: this.left, rails };
+  }
+
+  private powerNets(): PowerNets {
+    const { wiring, netNumber } = this.setting;
+    return { plus: netNumber.get(wiring.plus), minus: netNumber.get(wiring.minus) };
   }
 
   private net(name: string): number {
@@ -82,13 +97,13 @@ export class Placer {
   }
 
   private waysOf(body: Thing): readonly Candidate[] {
-    const { lattice, lamps } = this.setting;
-    const sort = `${body.kind} ${Object.keys(body.legs).join()} ${lamps}`;
+    const { lattice, lamps, legsInRails } = this.setting;
+    const sort = `${body.kind} ${Object.keys(body.legs).join()} ${lamps} ${legsInRails}`;
     const ways = WAYS.get(lattice) ?? new Map<string, readonly Candidate[]>();
     WAYS.set(lattice, ways);
     const known = ways.get(sort);
     if (known) return known;
-    const all = candidatesFor(body, lattice, lamps).map((way) => ({
+    const all = candidatesFor(body, lattice, lamps, legsInRails).map((way) => ({
       ...way,
       oddity: way.oddity + this.placeCost(way.holes),
     }));
@@ -218,6 +233,7 @@ export class Placer {
     });
     for (const hole of way.covered) this.occupancy.cover(hole);
     if (isLamp(body)) this.leanToTheRight(way.holes);
+    if (this.occupancy.straight && isAstride(body)) this.occupancy.putChip(way.holes);
     this.bodies.take(body, way.holes);
     if (block !== undefined) this.ground.claim(way.holes, block);
     this.placed.push({ body, holes: way.holes, covered: way.covered });
@@ -274,6 +290,11 @@ export class Placer {
     }
     this.placed.push({ body, holes, covered: [] });
   }
+}
+
+/** Whether a thing stands over the trench of a plug-in board, with pins on both sides. */
+function isAstride(body: Thing): boolean {
+  return footprintOf(body).form === 'dual';
 }
 
 /** The order cut where one block ends and the next begins. */

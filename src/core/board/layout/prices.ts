@@ -17,6 +17,8 @@ export interface Setting {
   readonly wiring: Wiring;
   readonly spacing: Spacing;
   readonly lamps: LampHabit;
+  /** Whether legs go straight into the rails. */
+  readonly legsInRails: boolean;
   readonly netNumber: ReadonlyMap<string, number>;
   /** Holes of the things that stay where they were put by hand. */
   readonly kept: ReadonlyMap<string, readonly number[]>;
@@ -66,7 +68,7 @@ export class Prices {
   legCost(hole: number, net: number, block: number): number {
     const { occupancy } = this;
     const { lattice } = this.setting;
-    if (lattice.holes[hole]!.rail || !occupancy.allows(hole, net)) return NEVER;
+    if (!occupancy.allows(hole, net) || !this.mayUse(hole, net)) return NEVER;
     const joined = occupancy.joins(hole, net);
     const plugged = lattice.board.copper === 'rows';
     if (plugged && this.wantsWireHole(net, hole, joined) && occupancy.freeBeside(hole) < 2) return NEVER;
@@ -99,6 +101,14 @@ export class Prices {
       least = min(least, (other.x - x) ** 2 + (other.y - y) ** 2);
     }
     return sqrt(least);
+  }
+
+  /** A rail takes legs of its own sign alone, where any go into rails. */
+  private mayUse(hole: number, net: number): boolean {
+    const { rail, strip } = this.setting.lattice.holes[hole]!;
+    if (!rail) return true;
+    const [plus, minus] = this.railed;
+    return this.setting.legsInRails && net === (strip.charAt(1) === '+' ? plus : minus);
   }
 
   isRailed(net: number): boolean {

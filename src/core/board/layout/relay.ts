@@ -16,7 +16,7 @@ export function withoutCrossings(request: JoinRequest, links: readonly Link[]): 
     const ground = { occupancy, links: others, under: coveredBy(occupancy.lattice, others) };
     return some.reduce((sum, { a, b, net }) => sum + WEIGHTS.jumper + wireCost(ground, a, b, net), 0);
   };
-  const stays = (link: Link) => request.kept.includes(link);
+  const stays = (link: Link) => request.kept.includes(link) || request.rails.includes(link);
   let all = [...links];
   for (const net of request.nets) {
     const own = all.filter((link) => link.net === net && !stays(link));

@@ -34,13 +34,16 @@ export function* repeats(
   model: readonly Lying[],
   lattice: Lattice,
 ): Generator<readonly Omit<Lying, 'body'>[]> {
-  const all = model.flatMap(({ holes, covered }) => [...holes, ...covered]);
-  if (all.some((hole) => lattice.columnOf[hole]! < 0)) return;
+  const every = model.flatMap(({ holes, covered }) => [...holes, ...covered]);
+  const all = every.filter((hole) => lattice.columnOf[hole]! >= 0);
+  // What hangs on a rail stays on its side: the rails are not mirrored.
+  const onRails = all.length < every.length;
+  if (all.length === 0) return;
   const plugged = lattice.board.copper === 'rows';
   const columns = all.map((hole) => lattice.columnOf[hole]!);
   const [left, right] = [Math.min(...columns), Math.max(...columns)];
   const oneSided = right < 5 || left > 4;
-  const flips = plugged && oneSided ? [false, true] : [false];
+  const flips = plugged && oneSided && !onRails ? [false, true] : [false];
   const acrosses = plugged
     ? [0]
     : Array.from({ length: lattice.columns - (right - left) }, (_, i) => i - left);
@@ -50,10 +53,16 @@ export function* repeats(
     for (const across of acrosses) {
       for (const flip of flips) {
         const move = (hole: number) => {
+          const { rail, x, y } = lattice.holes[hole]!;
+          if (rail) return lattice.placeAt(x, y + down);
           const column = lattice.columnOf[hole]! + across;
           return lattice.at(flip ? 9 - column : column, lattice.rankOf[hole]! + down);
         };
-        yield model.map(({ holes, covered }) => ({ holes: holes.map(move), covered: covered.map(move) }));
+        const moved = model.map(({ holes, covered }) => ({
+          holes: holes.map(move),
+          covered: covered.map(move).filter((hole) => hole >= 0),
+        }));
+        if (moved.every(({ holes }) => holes.every((hole) => hole >= 0))) yield moved;
       }
     }
   }

@@ -2,7 +2,10 @@
 export const WEIGHTS = {
   jumper: 4,
   wire: 0.25,
-  slant: 0.6,
+  /** A wire that lies neither along a row nor down a column: on a plug-in board only where no straight one joins. */
+  slant: { plugged: 3, soldered: 0.6 },
+  /** A wire arched over a chip, from beside one pin to beside the other. */
+  arch: 0.8,
   crossing: 2,
   /** A wire over the body of a part, each hole. */
   overBody: 0.4,

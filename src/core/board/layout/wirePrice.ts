@@ -37,7 +37,10 @@ export function wireCost(
   const { holes, board } = occupancy.lattice;
   const [from, to] = [holes[a]!, holes[b]!];
   let cost = WEIGHTS.wire * distance(from, to);
-  if (from.x !== to.x && from.y !== to.y) cost += WEIGHTS.slant;
+  const arched = occupancy.isOverChip(from, to);
+  if (arched) cost += WEIGHTS.arch;
+  else if (from.x !== to.x && from.y !== to.y)
+    cost += occupancy.straight ? WEIGHTS.slant.plugged : WEIGHTS.slant.soldered;
   if (board.copper !== 'pads') cost += WEIGHTS.overLeg * (under[a]! + under[b]!);
   for (const end of [a, b]) if (occupancy.isLeanedOver(end)) cost += WEIGHTS.underLamp;
   if (cost >= most) return cost;
@@ -51,7 +54,11 @@ export function wireCost(
 /** What it costs that a wire passes over bodies, and over holes with a leg or the end of a wire in them. */
 function passingCost(occupancy: Occupancy, a: number, b: number): number {
   let cost = 0;
-  for (const { hole, off } of passed(occupancy.lattice, a, b)) {
+  const { lattice } = occupancy;
+  const arched = occupancy.isOverChip(lattice.holes[a]!, lattice.holes[b]!);
+  for (const { hole, off } of passed(lattice, a, b)) {
+    // Over the chip it is in the air.
+    if (arched && occupancy.isUnderArch(hole)) continue;
     if (occupancy.netAt[hole]! >= 0) cost += off < 1e-9 ? WEIGHTS.overLeg : WEIGHTS.nearLeg;
     else if (!occupancy.isFree(hole)) cost += WEIGHTS.overBody;
   }

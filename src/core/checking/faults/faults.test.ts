@@ -1,4 +1,4 @@
-import { patternSheet, requestWith, ROUGH, sheetWith } from '../../../../tests/support/sheets';
+import { patternSheet, requestWith, ROUGH, sheetWith, ROWS_ONLY } from '../../../../tests/support/sheets';
 import { nets } from '../../board/sameCircuit';
 import { DEFAULT_METER } from '../../catalogue/meter';
 import { PATTERN_IDS } from '../../patterns/index';
@@ -70,13 +70,18 @@ describe.each(PATTERN_IDS)('mistakes of %s', (pattern) => {
 
 describe('a jumper left out', () => {
   it('on one lamp darkens it, and says which', () => {
-    const missing = only(runsOf(sheetWith()), 'jumper-missing');
+    const missing = only(runsOf(sheetWith({}, ROWS_ONLY)), 'jumper-missing');
     expect(missing.map(({ data }) => data.part).sort()).toEqual(['W1', 'W2']);
     for (const run of missing) expect(changes(run)).toEqual(['D1 dark']);
   });
 
   it('between the halves of a split rail darkens what lies below', () => {
-    const panel = patternSheet('panel', { rows: 1, columns: 8, lamp: 'red', amps: 0.005 }, 'full-split');
+    const panel = patternSheet(
+      'panel',
+      { rows: 1, columns: 8, lamp: 'red', amps: 0.005 },
+      'full-split',
+      ROWS_ONLY,
+    );
     const gaps = only(runsOf(panel), 'rail-gap');
     expect(gaps.length).toBeGreaterThan(0);
     for (const run of gaps) {

@@ -5,6 +5,8 @@ import {
   boundsOf,
   choiceOf,
   DEFAULT_BUILD,
+  RAIL_HABITS,
+  type HouseStyle,
   type PatternChoice,
   type Sheet,
 } from '@/core';
@@ -12,11 +14,13 @@ import { counted } from '@/messages/grammar';
 import { Choice } from '@/features/wish/Words';
 import { BOARD_NAMES } from '@/messages/names';
 import { leastWords, lengthWords } from '@/messages/lengths';
+import { RAIL_WORDS } from '@/messages/schools';
 import { solderWords } from '@/messages/soldering';
 
 interface Props {
   readonly sheet: Sheet;
   readonly choice: PatternChoice;
+  readonly style: HouseStyle;
   onChoice(choice: PatternChoice): void;
 }
 
@@ -42,10 +46,11 @@ function LeastWords({ sheet }: { sheet: Sheet }) {
 }
 
 /** Which board, how close, how it is held; and how good the plan is. */
-export function BoardWords({ sheet, choice, onChoice }: Props) {
+export function BoardWords({ sheet, choice, style, onChoice }: Props) {
   const build = choice.build ?? DEFAULT_BUILD;
   const put = (change: Partial<typeof build>) => onChoice({ ...choice, build: { ...build, ...change } });
-  const plugged = BOARDS[sheet.plan.board].copper === 'rows';
+  const { copper, rails } = BOARDS[sheet.plan.board];
+  const [plugged, railed] = [copper === 'rows', rails.length > 0];
   const { quality } = sheet;
   return (
     <section className="ruled">
@@ -69,6 +74,17 @@ export function BoardWords({ sheet, choice, onChoice }: Props) {
               ]}
               onChoose={(spacing) => put({ spacing })}
             />
+            {railed && (
+              <>
+                , rails with{' '}
+                <Choice
+                  label="Rails"
+                  value={build.rails ?? style.rails}
+                  names={RAIL_HABITS.map((habit) => [habit, RAIL_WORDS[habit]])}
+                  onChoose={(rails) => put({ rails })}
+                />
+              </>
+            )}
             , held{' '}
             <Choice
               label="Board held"

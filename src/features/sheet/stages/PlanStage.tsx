@@ -53,7 +53,7 @@ export function PlanStage(props: Props) {
   const values = valuesOf(shelf, style.values);
   return (
     <>
-      <BoardWords sheet={sheet} choice={choice} onChoice={onChoice} />
+      <BoardWords {...{ sheet, choice, style, onChoice }} />
       {kept && choiceOf(kept.board) !== sheet.build.board && (
         <Note>
           What was arranged by hand on the {BOARD_SHORT[choiceOf(kept.board)]} is laid aside. Choose that

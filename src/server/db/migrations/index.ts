@@ -4,6 +4,7 @@ import { benches } from './006_benches';
 import { card } from './008_card';
 import { classes } from './005_class';
 import { house } from './004_house';
+import { rails } from './010_rails';
 import { presence } from './007_presence';
 import { renewal } from './003_renewal';
 import { start } from './001_start';
@@ -26,6 +27,7 @@ const MIGRATIONS: readonly Migration[] = [
   presence,
   card,
   arrived,
+  rails,
 ];
 
 export const migrationSource: Knex.MigrationSource<Migration> = {
