@@ -47,4 +47,6 @@ export const LIMITS = {
   switchings: 40,
   /** Steps in time after which a run is given up. */
   timeSteps: 20_000_000,
+  /** Steps tried at one instant, without getting on, after which a run is stuck. */
+  stepsAtAnInstant: 20_000,
 } as const;

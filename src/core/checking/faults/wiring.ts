@@ -83,7 +83,9 @@ function jumpersMissing(plan: Plan): Slip[] {
   return plan.placements
     .filter(({ kind }) => kind === 'jumper')
     .map((wire): Slip => {
-      const overGap = Object.values(wire.legs).every((hole) => holeOf(board, hole)?.rail);
+      const [from, to] = Object.values(wire.legs).map((hole) => holeOf(board, hole));
+      // Of one rail that is split; a wire from one side's rail to the other's is like any other.
+      const overGap = from?.rail === true && to?.rail === true && from.column === to.column;
       const code = overGap && board.copper === 'rows' ? 'rail-gap' : 'jumper-missing';
       const placements = plan.placements.filter((other) => other !== wire);
       return { code, data: { part: wire.part, kind: 'wire' }, prior: 0.8, plan: { ...plan, placements } };

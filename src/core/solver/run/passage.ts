@@ -42,6 +42,9 @@ export type Ending = 'done' | 'stuck' | 'too long';
 
 /** One circuit on its way through time: steps, jumps, switchings, and what is noted of them. */
 export class Passage {
+  /** The furthest instant that was reached, and the steps that have been tried there. */
+  private reached = 0;
+  private triedHere = 0;
   private readonly steps: TrBdf2;
   private readonly latches: Latches;
   private readonly waves: readonly Wave[];
@@ -129,6 +132,7 @@ export class Passage {
   private advance(target: number): Ending | undefined {
     while (target - this.time > this.near && !this.stopped) {
       if (this.taken++ > LIMITS.timeSteps) return 'too long';
+      if (this.standsStill()) return 'stuck';
       this.stopped ||= this.taken > (this.ending.most ?? Infinity);
       const left = target - this.time;
       let h = min(this.wanted, this.longest, left);
@@ -144,6 +148,15 @@ export class Passage {
       if (ended) return ended;
     }
     return undefined;
+  }
+
+  /** Whether so many steps have been tried without getting on: at an instant that the circuit has no way out of. */
+  private standsStill(): boolean {
+    if (this.time - this.reached > this.near) {
+      this.reached = this.time;
+      this.triedHere = 0;
+    }
+    return ++this.triedHere > LIMITS.stepsAtAnInstant;
   }
 
   /** Accepts the attempted step, or the part of it up to a switching. */
