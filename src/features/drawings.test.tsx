@@ -1,7 +1,7 @@
 import { pinName } from '@/messages/names';
 import { renderToStaticMarkup } from 'react-dom/server';
 import type { ReactElement } from 'react';
-import { patternSheet, ROUGH, sheetWith } from '../../tests/support/sheets';
+import { patternSheet, ROUGH, ROWS_ONLY, sheetWith } from '../../tests/support/sheets';
 import {
   diagramOf,
   bandsFor,
@@ -26,7 +26,7 @@ import { CircuitDiagram } from './plan/CircuitDiagram';
 import { BAND_FILLS, DRAWN, LAMP_DRAWN, WIRE_COLOURS } from './plan/palette';
 import { ResistorDrawing } from './plan/ResistorDrawing';
 
-const sheet = sheetWith();
+const sheet = sheetWith({}, ROWS_ONLY);
 const draw = (element: ReactElement) => renderToStaticMarkup(element).replaceAll(THIN, ' ');
 const board = (more: Partial<Parameters<typeof BoardDrawing>[0]> = {}) =>
   draw(
@@ -75,7 +75,7 @@ describe('a drawn resistor', () => {
 
 describe('a drawn plan', () => {
   it('has every hole of the board once', () => {
-    const holes = all(board({ whole: true }), 'rect', 'width').filter((width) => width === '4.8');
+    const holes = all(board({ whole: true }), 'circle', 'r').filter((r) => r === '2.1');
     expect(holes).toHaveLength(boardHoles(BOARDS.half).length);
   });
 
@@ -110,9 +110,7 @@ describe('a drawn plan', () => {
     const markup = board();
     const from = at(boardHoles(BOARDS.half).find((h) => h.name === 'L+3')!);
     const to = at(boardHoles(BOARDS.half).find((h) => h.name === 'a3')!);
-    expect(markup).toContain(
-      `<line x1="${from.x}" y1="${from.y}" x2="${to.x}" y2="${to.y}" stroke="${WIRE_COLOURS.red}"`,
-    );
+    expect(markup).toContain(`<path d="M${from.x} ${from.y}L${to.x} ${to.y}" stroke="${WIRE_COLOURS.red}"`);
     expect(markup).toContain(`stroke="${WIRE_COLOURS.black}"`);
   });
 

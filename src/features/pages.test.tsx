@@ -175,9 +175,9 @@ describe('the margin of a lesson', () => {
     const page = margin({ sessions: [{ id: 1, groupId: 3, groupName: 'Tern', onDate: '2026-12-01' }] });
     for (const figure of [
       '330 Ω → 8.85 mA',
-      '8 steps, 11 min',
+      '7 steps, 10 min',
       '4 points',
-      'half board, 4 pieces',
+      'half board, 3 pieces',
       'for 14, up to',
       'Tern, Tue 1 Dec',
     ]) {

@@ -80,9 +80,12 @@ export function choiceWith<Id extends PatternId>(
   });
 }
 
-export function expectationWith(params: Partial<SingleParams> = {}): SessionExpectation {
-  const request = requestWith(params);
-  return sessionExpectation(sheetWith(params), request);
+export function expectationWith(
+  params: Partial<SingleParams> = {},
+  more: Partial<SheetRequest> = {},
+): SessionExpectation {
+  const request = requestWith(params, more);
+  return sessionExpectation(sheetWith(params, more), request);
 }
 
 /** What a pattern works out with some of its wishes changed; a refusal fails the test. */

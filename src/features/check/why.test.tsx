@@ -1,13 +1,13 @@
 /** @jest-environment jsdom */
 import { row, said, screen, show, within } from '../../../tests/support/screen';
-import { expectationWith } from '../../../tests/support/sheets';
+import { expectationWith, ROWS_ONLY } from '../../../tests/support/sheets';
 import { judgeBench, mistakesIn, type Noted, type SeenLook } from '@/core';
 import { CauseWords } from './CauseWords';
 import { ClassFindings } from './ClassFindings';
 import { FoundMenu, possibleCauses } from './FoundMenu';
 import { Why } from './Why';
 
-const expectation = expectationWith();
+const expectation = expectationWith({}, ROWS_ONLY);
 const { points } = expectation.expected;
 const judgedPoints = expectation.dictionary.points;
 const students = ['Wren', 'Fenn', 'Pim', 'Oda'].map((nickname, i) => ({
