@@ -1,4 +1,4 @@
-import { expectationWith, patternSheet, sheetWith } from '../../tests/support/sheets';
+import { expectationWith, patternSheet, ROWS_ONLY, sheetWith } from '../../tests/support/sheets';
 import { DEFAULT_STYLE, finding, judgeBench, noteReading, THIN } from '@/core';
 import { likeliestWords, nextWords, restWords } from './causes';
 import { outcomeRows } from './why';
@@ -76,7 +76,7 @@ describe('names', () => {
 });
 
 describe('the build card in words', () => {
-  const sheet = sheetWith();
+  const sheet = sheetWith({}, ROWS_ONLY);
   const words = (id: string) =>
     stepWords(
       sheet.steps.find((s) => s.id === id)!,
@@ -114,7 +114,7 @@ describe('the build card in words', () => {
 
 describe('jumpers in words', () => {
   it('have their colour by polarity, or any', () => {
-    const any = sheetWith({}, { style: { ...DEFAULT_STYLE, wires: 'any' } });
+    const any = sheetWith({}, { style: { ...ROWS_ONLY.style, wires: 'any' } });
     const words = stepWords(
       any.steps.find((s) => s.id === 'W2')!,
       any,

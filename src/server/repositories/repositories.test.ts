@@ -1,6 +1,6 @@
 import { ownDatabase } from '../../../tests/support/database';
 import { requestWith } from '../../../tests/support/sheets';
-import { DEFAULT_METER, DEFAULT_STYLE, LAMPS } from '@/core';
+import { DEFAULT_BUILD, DEFAULT_METER, DEFAULT_STYLE, LAMPS } from '@/core';
 import { migrationNames, migrationSource } from '../db/migrations/index';
 import { openDatabase } from '../db/open';
 import { database, write } from '../db/connection';
@@ -87,7 +87,9 @@ describe('the database', () => {
     expect(await db.schema.hasColumn('lessons', 'level')).toBe(false);
     await db.migrate.latest({ migrationSource });
     const usual = { level: 'card', homework: '', extras: [] };
-    expect(await lesson(id)).toEqual({ ...before, ...usual });
+    // Its plan stays where it was: from before legs stood in the rails.
+    const build = { ...DEFAULT_BUILD, rails: 'wires only' };
+    expect(await lesson(id)).toEqual({ ...before, ...usual, choice: { ...before.choice, build } });
   });
 
   it('turns failures of the disk into sentences, and lets programmers’ mistakes through', async () => {
