@@ -27,6 +27,7 @@ async function drag(page: Page, from: string, to: string): Promise<void> {
 test('with the pointer: a leg one row off stays dark, and says which row is empty', async ({ page }) => {
   await startLesson(page, 'Broken by hand');
   await rowsOnly(page);
+  await openStage(page, 'Sums');
   await expect(verdict(page)).toContainText(spaced('The lamp D1 is bright at 8.85 mA, 44 % of its limit.'));
   await drag(page, 'c8', 'c7');
   await expect(verdict(page)).toContainText(
@@ -40,6 +41,7 @@ test('with the pointer: a leg one row off stays dark, and says which row is empt
 test('with the pointer: both legs of the lamp in one row', async ({ page }) => {
   await startLesson(page, 'Broken by row');
   await rowsOnly(page);
+  await openStage(page, 'Sums');
   await drag(page, 'e9', 'd8');
   await expect(verdict(page)).toContainText('Both legs of the lamp D1 sit in row 8, a–e');
 });
