@@ -108,7 +108,8 @@ export const PROGRAM_LESSONS: readonly LessonContent[] = [
         level: 0.2,
         bounds: { low: 250, high: 2500 },
       },
-      build: on('full'),
+      // Its card prints on four pages with parts in rows; with legs in the rails on five.
+      build: { ...on('full'), rails: 'wires only' },
     },
   ),
 ];
