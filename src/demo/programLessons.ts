@@ -108,7 +108,7 @@ export const PROGRAM_LESSONS: readonly LessonContent[] = [
         level: 0.2,
         bounds: { low: 250, high: 2500 },
       },
-      // Its card prints on four pages with parts in rows; with legs in the rails on five.
+      // With parts in rows its card keeps to four pages of either paper.
       build: { ...on('full'), rails: 'wires only' },
     },
   ),
