@@ -49,7 +49,7 @@ const EXAMPLES: Readonly<Record<keyof typeof DEVICES, readonly object[]>> = {
     { shape: 'sine', amplitude: 1, hertz: 440, offset: 2 },
     { shape: 'square', amplitude: 5, hertz: 100, ohms: 600 },
   ],
-  switch: [{ closed: true }, { closed: false }],
+  switch: [{ closed: true }, { closed: false }, { closed: false, pressAt: 0 }],
   wire: [{}],
 };
 

@@ -70,7 +70,7 @@ function pressedInstance([from, to]: readonly [Seconds, Seconds], at: Seat): Ins
     stamp(eq) {
       branch.flow(eq);
       // Closed, its volts are none; open, its amps.
-      if (down) branch.equation(eq, 1, -LIMITS.idealOhms, 0);
+      if (down) branch.equation(eq, 1, LIMITS.idealOhms, 0);
       else branch.equation(eq, 0, 1, 0);
     },
     currents(x, out) {

@@ -29,6 +29,34 @@ const signal = (shape: 'sine' | 'square', hertz: number, more: object = {}) => (
   ...more,
 });
 
+describe('a button across a capacitor', () => {
+  it('empties it while it is pressed, and lets it fill anew from nothing', () => {
+    const [ohms, farads, volts] = [820e3, 22e-6, 9];
+    const button = {
+      id: 'S1',
+      kind: 'switch',
+      pins: { a: 'c', b: '0' },
+      closed: false,
+      pressAt: 0.25,
+      pressFor: 0.2,
+    };
+    const circuit = circuitOf([
+      supplyPart(volts, 0),
+      resistorPart('R1', 'plus', 'c', ohms),
+      capacitor('C1', 'c', '0', farads),
+      button,
+    ]);
+    const { time, nodes, parts } = followed(circuit, { seconds: 3, samples: 31 });
+    time.forEach((t, i) => {
+      const since = t < 0.25 ? t : t - 0.45;
+      const filled = volts * (1 - Math.exp(-since / (ohms * farads)));
+      expect(nodes['c']![i]).toBeCloseTo(t > 0.25 && t < 0.45 ? 0 : filled, 4);
+    });
+    // While it is pressed it carries what the resistor lets through.
+    expect(parts['S1']!.amps[3]).toBeCloseTo(volts / ohms, 9);
+  });
+});
+
 describe('sources that move', () => {
   it('show at a jump the value after it', () => {
     const circuit = circuitOf([signal('square', 10, { duty: 0.25 }), resistorPart('R', 's', '0', 100)]);
